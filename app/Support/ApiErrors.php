@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use Cathedra\Core\CathedraException;
+use Illuminate\Auth\AuthenticationException;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Session\TokenMismatchException;
+use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+use Throwable;
+
+/**
+ * One shape for every error of the API: {"message": string, "errors": list<{"pointer": JSON pointer into the request, "message": string}>}.
+ * Never a stack trace; what went wrong, what was kept, what to do.
+ */
+final class ApiErrors
+{
+    public static function render(Throwable $error, Request $request): ?JsonResponse
+    {
+        if (! $request->is('api/*') && ! $request->expectsJson()) {
+            return null;
+        }
+
+        return match (true) {
+            $error instanceof ValidationException => self::fields($error),
+            $error instanceof CathedraException => self::json(422, $error->getMessage()),
+            $error instanceof AuthenticationException => self::json(401, 'Please sign in. Nothing you did was lost: it is sent again after you have signed in.'),
+            $error instanceof TokenMismatchException => self::json(419, 'This page was open too long to be sure it is you. Reload it and try again.'),
+            $error instanceof ModelNotFoundException, $error instanceof NotFoundHttpException => self::json(404, 'There is nothing here (any more). It may have been deleted; go back and choose again.'),
+            $error instanceof HttpExceptionInterface => self::http($error),
+            default => self::json(500, 'Something went wrong on our side. What was saved before is kept; try again, and if it happens again, look into storage/logs.'),
+        };
+    }
+
+    private static function fields(ValidationException $error): JsonResponse
+    {
+        $errors = [];
+        foreach ($error->errors() as $field => $messages) {
+            foreach ($messages as $message) {
+                $errors[] = ['pointer' => '/'.str_replace('.', '/', (string) $field), 'message' => $message];
+            }
+        }
+
+        return self::json(422, 'Nothing was saved. '.($errors[0]['message'] ?? ''), $errors);
+    }
+
+    private static function http(HttpExceptionInterface $error): JsonResponse
+    {
+        $status = $error->getStatusCode();
+        $message = match ($status) {
+            403 => 'This belongs to somebody else.',
+            405 => 'This cannot be done here.',
+            419 => 'This page was open too long to be sure it is you. Reload it and try again.',
+            429 => 'Too many tries. Wait '.($error->getHeaders()['Retry-After'] ?? 60).' seconds, then try again.',
+            default => $error instanceof Throwable && $error->getMessage() !== '' ? $error->getMessage() : 'This did not work.',
+        };
+
+        return self::json($status, $message, [], $error->getHeaders());
+    }
+
+    /**
+     * @param  list<array{pointer: string, message: string}>  $errors
+     * @param  array<string, mixed>  $headers
+     */
+    private static function json(int $status, string $message, array $errors = [], array $headers = []): JsonResponse
+    {
+        return new JsonResponse(['message' => $message, 'errors' => $errors], $status, $headers);
+    }
+}

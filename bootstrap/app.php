@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Support\ApiErrors;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Route;
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(
+        web: __DIR__.'/../routes/web.php',
+        then: fn () => Route::middleware('web')->prefix('api')->group(base_path('routes/api.php')),
+    )
+    ->withMiddleware(function (Middleware $middleware): void {
+        // Same-origin application: no CORS, and the package behind the middleware is missing (packages/registry-gaps).
+        $middleware->remove(HandleCors::class);
+        $middleware->redirectGuestsTo('/sign-in');
+        $middleware->throttleApi();
+    })
+    ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*') || $request->expectsJson());
+        $exceptions->render(fn (Throwable $error, Request $request) => ApiErrors::render($error, $request));
+    })
+    ->create();
