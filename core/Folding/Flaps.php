@@ -1,0 +1,203 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Folding;
+
+use Cathedra\Core\Geometry\Line;
+use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Polygon;
+
+/** The flaps of a state beyond a line, and the ways people say which of them to take. */
+final class Flaps
+{
+    /** @var array<int, Polygon> the part of each face beyond the line */
+    private array $parts = [];
+
+    /** @var list<Flap> */
+    private array $flaps;
+
+    private function __construct(private readonly FoldedState $state, private readonly Line $line)
+    {
+        foreach ($state->polygons as $face => $polygon) {
+            $part = $polygon->clippedBy($line);
+            if ($part->area() > $state->tolerance->area) {
+                $this->parts[$face] = $part;
+            }
+        }
+        $this->flaps = $this->gather();
+    }
+
+    /** @param Line $line in the folded plane; its positive side is "beyond" */
+    public static function beyond(FoldedState $state, Line $line): self
+    {
+        return new self($state, $line);
+    }
+
+    public function count(): int
+    {
+        return count($this->flaps);
+    }
+
+    /** @return list<int> */
+    public function all(): array
+    {
+        return array_keys($this->parts);
+    }
+
+    /**
+     * The $number topmost flaps that reach the place $grip (folded plane), or of all flaps when there is no grip.
+     *
+     * @return list<int> faces
+     *
+     * @throws CannotFold when there are fewer
+     */
+    public function outermost(int $number, bool $fromTop, ?Point $grip): array
+    {
+        $reaching = array_values(array_filter($this->flaps, fn (Flap $flap): bool => $grip === null || $this->reaches($flap, $grip)));
+        if (count($reaching) < $number) {
+            throw CannotFold::because(count($reaching) === 1
+                ? "Here the layers hang together as one, so there are not $number to choose from. Say layers: all."
+                : sprintf('Only %d separate layers reach this place, not %d.', count($reaching), $number), $grip);
+        }
+        $sorted = $this->sorted($reaching, $fromTop);
+
+        return array_merge(...array_map(static fn (Flap $flap): array => $flap->faces, array_slice($sorted, 0, $number)));
+    }
+
+    /**
+     * The flap that holds this point of the sheet.
+     *
+     * @return list<int> faces
+     *
+     * @throws CannotFold when that point does not lie beyond the line
+     */
+    public function holding(Point $onSheet): array
+    {
+        foreach ($this->flaps as $flap) {
+            foreach ($flap->faces as $face) {
+                if ($this->state->pattern->polygon($face)->contains($onSheet, -10 * $this->state->tolerance->length)
+                    && $this->line->distanceTo($this->state->placements[$face]->of($onSheet)) > $this->state->tolerance->length) {
+                    return $flap->faces;
+                }
+            }
+        }
+        throw CannotFold::because('The point that names the flap does not lie beyond the crease.', $this->state->positionOf($onSheet));
+    }
+
+    /** The part of a face beyond the line. */
+    public function part(int $face): ?Polygon
+    {
+        return $this->parts[$face] ?? null;
+    }
+
+    /**
+     * Whether a face that stays lies over (or under) one that moves, beyond the line.
+     *
+     * @param  list<int>  $moving
+     * @return Point|null where
+     */
+    public function blockedAt(array $moving, bool $fromTop): ?Point
+    {
+        $isMoving = array_fill_keys($moving, true);
+        foreach ($moving as $m) {
+            foreach ($this->parts as $other => $part) {
+                if (! isset($isMoving[$other]) && $this->state->order->above($other, $m) === $fromTop) {
+                    $common = $part->intersection($this->parts[$m]);
+                    if ($common->area() > $this->state->tolerance->area) {
+                        return $common->centroid();
+                    }
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<Flap> */
+    private function gather(): array
+    {
+        $next = [];
+        foreach ($this->state->pattern->creases() as $edge) {
+            [$p, $q] = $this->state->ends($edge);
+            if (max($this->line->distanceTo($p), $this->line->distanceTo($q)) > $this->state->tolerance->length
+                && isset($this->parts[$edge->faces[0]], $this->parts[$edge->faces[1]])) {
+                $next[$edge->faces[0]][] = $edge->faces[1];
+                $next[$edge->faces[1]][] = $edge->faces[0];
+            }
+        }
+        $flaps = [];
+        $seen = [];
+        foreach (array_keys($this->parts) as $start) {
+            if (isset($seen[$start])) {
+                continue;
+            }
+            $seen[$start] = true;
+            $faces = [$start];
+            for ($i = 0; $i < count($faces); $i++) {
+                foreach ($next[$faces[$i]] ?? [] as $face) {
+                    if (! isset($seen[$face])) {
+                        $seen[$face] = true;
+                        $faces[] = $face;
+                    }
+                }
+            }
+            $flaps[] = new Flap($faces);
+        }
+
+        return $flaps;
+    }
+
+    private function reaches(Flap $flap, Point $grip): bool
+    {
+        foreach ($flap->faces as $face) {
+            if ($this->parts[$face]->contains($grip, -10 * $this->state->tolerance->length)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param  list<Flap>  $flaps
+     * @return list<Flap> outermost first
+     */
+    private function sorted(array $flaps, bool $fromTop): array
+    {
+        $sorted = [];
+        while ($flaps !== []) {
+            foreach ($flaps as $i => $candidate) {
+                if (! $this->liesUnderAny($candidate, $flaps, $fromTop)) {
+                    $sorted[] = $candidate;
+                    array_splice($flaps, $i, 1);
+
+                    continue 2;
+                }
+            }
+
+            return [...$sorted, ...$flaps]; // woven into one another: SimpleFold refuses what cannot move
+        }
+
+        return $sorted;
+    }
+
+    /** @param list<Flap> $others */
+    private function liesUnderAny(Flap $flap, array $others, bool $fromTop): bool
+    {
+        foreach ($others as $other) {
+            if ($other === $flap) {
+                continue;
+            }
+            foreach ($flap->faces as $f) {
+                foreach ($other->faces as $g) {
+                    if ($this->state->order->above($g, $f) === $fromTop && $this->parts[$f]->intersection($this->parts[$g])->area() > $this->state->tolerance->area) {
+                        return true;
+                    }
+                }
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Folding;
+
+use Cathedra\Core\Geometry\Box;
+use Cathedra\Core\Geometry\Isometry;
+use Cathedra\Core\Geometry\Line;
+use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Polygon;
+use Cathedra\Core\Geometry\Tolerance;
+
+/**
+ * One sheet, folded flat, as the folder sees it: x to the right, y up, z toward the folder, in mm. A state that breaks
+ * an invariant of folded paper cannot be made: every entrance ends in Invariants::check.
+ */
+final readonly class FoldedState
+{
+    /** @var list<Polygon> the faces in the folded plane */
+    public array $polygons;
+
+    /** @var list<bool> whether a face shows its front to the folder */
+    public array $frontUp;
+
+    public Tolerance $tolerance;
+
+    public Overlaps $overlaps;
+
+    /**
+     * @param  list<Isometry>  $placements  from the flat sheet to the folded plane, one per face
+     * @param  float  $removedArea  mm2 cut away so far
+     */
+    private function __construct(
+        public Sheet $sheet,
+        public Pattern $pattern,
+        public array $placements,
+        public LayerOrder $order,
+        public float $removedArea,
+        ?Overlaps $overlaps = null,
+    ) {
+        $this->tolerance = $sheet->tolerance();
+        $this->frontUp = array_map(static fn (Isometry $p): bool => $p->keepsOrientation(), $placements);
+        $this->polygons = array_map(static fn (int $f): Polygon => $pattern->polygon($f)->placed($placements[$f]), array_keys($pattern->faces));
+        $this->overlaps = $overlaps ?? Overlaps::among($this->polygons, $this->tolerance);
+    }
+
+    /** The unfolded sheet lying with the given side up. */
+    public static function flat(Sheet $sheet, Side $up): self
+    {
+        $place = $up === Side::Front ? Isometry::identity() : Isometry::reflection(self::upright($sheet->width / 2));
+
+        return new self($sheet, Pattern::blank($sheet), [$place], LayerOrder::empty(1), 0.0);
+    }
+
+    /**
+     * @param  list<Isometry>  $placements
+     *
+     * @throws CannotFold when paper could not lie like this
+     */
+    public static function assembled(Sheet $sheet, Pattern $pattern, array $placements, LayerOrder $order, float $removedArea = 0.0, ?Overlaps $overlaps = null): self
+    {
+        $state = new self($sheet, $pattern, $placements, $order, $removedArea, $overlaps);
+        Invariants::check($state);
+
+        return $state;
+    }
+
+    public function faceCount(): int
+    {
+        return $this->pattern->faceCount();
+    }
+
+    /** Where a vertex of a face lies in the folded plane. */
+    public function corner(int $face, int $vertex): Point
+    {
+        return $this->placements[$face]->of($this->pattern->vertices[$vertex]);
+    }
+
+    /**
+     * Both ends of an edge in the folded plane.
+     *
+     * @return array{Point, Point}
+     */
+    public function ends(Edge $edge): array
+    {
+        return [$this->corner($edge->faces[0], $edge->a), $this->corner($edge->faces[0], $edge->b)];
+    }
+
+    public function box(): Box
+    {
+        $points = [];
+        foreach ($this->polygons as $polygon) {
+            $points = [...$points, ...$polygon->points];
+        }
+
+        return Box::around($points);
+    }
+
+    /** The folded position of a point of the sheet; null when it was cut away. */
+    public function positionOf(Point $onSheet): ?Point
+    {
+        $face = $this->pattern->faceAt($onSheet, $this->tolerance->length);
+
+        return $face === null ? null : $this->placements[$face]->of($onSheet);
+    }
+
+    /** Turned over about an upright (or level) axis through the middle of what is seen. Valid because the paper is the same. */
+    public function turnedOver(bool $aboutUpright = true): self
+    {
+        $centre = $this->box()->centre();
+        $axis = $aboutUpright ? self::upright($centre->x) : Line::along($centre, new Point(1, 0));
+
+        return $this->moved(Isometry::reflection($axis), $this->order->turnedOver());
+    }
+
+    /** @param float $radians counterclockwise, about the middle of what is seen */
+    public function rotated(float $radians): self
+    {
+        return $this->moved(Isometry::rotation($radians, $this->box()->centre()), $this->order);
+    }
+
+    private function moved(Isometry $by, LayerOrder $order): self
+    {
+        $placements = array_map(static fn (Isometry $p): Isometry => $p->then($by), $this->placements);
+
+        return new self($this->sheet, $this->pattern, $placements, $order, $this->removedArea);
+    }
+
+    private static function upright(float $x): Line
+    {
+        return Line::along(new Point($x, 0), new Point(0, 1));
+    }
+}

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Folding;
+
+use Cathedra\Core\Geometry\Point;
+
+/**
+ * What is true of any sheet folded flat. Checked for every state, whoever made it:
+ * (1) nothing is stretched, shared edges coincide, no area is lost;
+ * (2) round every inside vertex the angles alternate to 180 degrees and mountains differ from valleys by two;
+ * (3) mountain and valley agree with which face lies above;
+ * (4) no paper passes through paper, and nowhere does the order of layers run in a ring.
+ */
+final readonly class Invariants
+{
+    private function __construct(private FoldedState $state) {}
+
+    /** @throws CannotFold naming the first invariant that fails and where */
+    public static function check(FoldedState $state): void
+    {
+        $self = new self($state);
+        $self->area();
+        $self->edges();
+        Vertices::check($state->pattern);
+        $self->order();
+    }
+
+    private function area(): void
+    {
+        $sum = $this->state->removedArea;
+        foreach (array_keys($this->state->pattern->faces) as $face) {
+            $sum += $this->state->pattern->polygon($face)->area();
+        }
+        if (abs($sum - $this->state->sheet->area()) > $this->state->tolerance->area * (1 + $this->state->faceCount())) {
+            throw CannotFold::because(sprintf('The faces cover %.4f mm2 of a sheet of %.4f mm2: paper was lost or doubled.', $sum, $this->state->sheet->area()));
+        }
+    }
+
+    private function edges(): void
+    {
+        foreach ($this->state->pattern->edges as $edge) {
+            if (! $edge->isCrease()) {
+                if (! $edge->assignment->isRaw()) {
+                    throw CannotFold::because('A crease has paper on one side only.', $this->middle($edge));
+                }
+
+                continue;
+            }
+            [$f, $g] = $edge->faces;
+            foreach ([$edge->a, $edge->b] as $vertex) {
+                if ($this->state->corner($f, $vertex)->distanceTo($this->state->corner($g, $vertex)) > 8 * $this->state->tolerance->length) {
+                    throw CannotFold::because('The paper would tear along a crease.', $this->middle($edge));
+                }
+            }
+            $bent = $this->state->frontUp[$f] !== $this->state->frontUp[$g];
+            if ($bent !== $edge->assignment->isFolded()) {
+                throw CannotFold::because($bent ? 'A crease is marked flat, but its two sides lie on one another.' : 'A crease is marked folded, but its two sides lie flat.', $this->middle($edge));
+            }
+        }
+    }
+
+    private function order(): void
+    {
+        $bits = $this->state->order->bits();
+        foreach (array_keys($this->state->overlaps->common) as $key) {
+            if (! isset($bits[$key])) {
+                throw CannotFold::because('Two layers lie over one another, but it is not said which is above.');
+            }
+        }
+        if (count($bits) !== count($this->state->overlaps->common)) {
+            throw CannotFold::because('An order is given for layers that do not lie over one another.');
+        }
+        foreach (self::conditions($this->state) as $condition) {
+            if (! $condition->holdsFor($bits)) {
+                throw CannotFold::collides($condition->what, $condition->place);
+            }
+        }
+        foreach ($this->state->overlaps->triples() as [$i, $j, $k]) {
+            $ij = $this->state->order->above($i, $j);
+            if ($ij === $this->state->order->above($j, $k) && $ij !== $this->state->order->above($i, $k)) {
+                throw CannotFold::collides('three layers would each lie above the next', $this->state->polygons[$i]->centroid());
+            }
+        }
+    }
+
+    /** @return list<Condition> */
+    public static function conditions(FoldedState $state): array
+    {
+        return Conditions::of($state->pattern, $state->polygons, $state->corner(...), $state->frontUp, $state->overlaps, $state->tolerance);
+    }
+
+    private function middle(Edge $edge): Point
+    {
+        [$p, $q] = $this->state->ends($edge);
+
+        return $p->toward($q, 0.5);
+    }
+}

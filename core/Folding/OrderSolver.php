@@ -1,0 +1,249 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Folding;
+
+/**
+ * Finds a layer order that meets all conditions: first elimination over GF(2) (a contradiction there means the fold is
+ * impossible, and its row names the place), then preferences in the order given, propagating the linear rows and
+ * "no ring among three", with backtracking in reserve.
+ */
+final class OrderSolver
+{
+    /** Choices tried before giving up: far above what beginners' models need (tens), low enough to end within a second. */
+    private const MAX_CHOICES = 20000;
+
+    /** @var array<int, list<int>> rows by the unknowns in them */
+    private array $rowsOf = [];
+
+    /** @var array<int, list<int>> triples by the unknowns in them */
+    private array $triplesOf = [];
+
+    /** @var array<int, bool> unknown => value */
+    private array $value = [];
+
+    /** @var list<array{list<int>, int}> */
+    private array $rows = [];
+
+    /** @var list<array{int, int, int}> pair keys (ij, jk, ik) of three faces with a common area */
+    private array $triples = [];
+
+    private int $choices = 0;
+
+    private function __construct(private readonly BitClasses $classes) {}
+
+    /**
+     * @param  list<Condition>  $conditions
+     * @param  array<int, bool>  $preferred  by pair key, the most wanted first; followed where the conditions allow
+     * @return array<int, bool> a bit for every overlapping pair
+     *
+     * @throws CannotFold when no order exists
+     */
+    public static function solve(int $faceCount, Overlaps $overlaps, array $conditions, array $preferred): array
+    {
+        $self = new self(BitClasses::from($conditions));
+        foreach ($self->classes->rows() as $row) {
+            $self->addRow($row['unknowns'], $row['sum']);
+        }
+        foreach ($overlaps->triples() as [$i, $j, $k]) {
+            $self->addTriple(LayerOrder::key($faceCount, $i, $j), LayerOrder::key($faceCount, $j, $k), LayerOrder::key($faceCount, $i, $k));
+        }
+        $keys = array_keys($overlaps->common);
+
+        return $self->run($keys, $preferred + array_fill_keys($keys, true));
+    }
+
+    /** @param list<int> $unknowns */
+    private function addRow(array $unknowns, int $sum): void
+    {
+        $this->rows[] = [$unknowns, $sum];
+        foreach ($unknowns as $u) {
+            $this->rowsOf[$u][] = count($this->rows) - 1;
+        }
+    }
+
+    private function addTriple(int $ij, int $jk, int $ik): void
+    {
+        $this->triples[] = [$ij, $jk, $ik];
+        foreach ([$ij, $jk, $ik] as $key) {
+            $this->triplesOf[$this->classes->of($key)[0]][] = count($this->triples) - 1;
+        }
+    }
+
+    /**
+     * @param  list<int>  $keys
+     * @param  array<int, bool>  $preferred
+     * @return array<int, bool>
+     */
+    private function run(array $keys, array $preferred): array
+    {
+        $trail = [];
+        if (! $this->set(BitClasses::GROUND, false, $trail) || ! $this->settleAll($trail)) {
+            throw CannotFold::because('No order of the layers keeps paper from passing through paper.');
+        }
+        $wishes = [];
+        foreach ($preferred as $key => $bit) {
+            [$class, $odd] = $this->classes->of($key);
+            $wishes[$class] ??= $bit !== $odd;
+        }
+        if (! $this->search(array_keys($wishes), array_values($wishes), 0)) {
+            throw CannotFold::because($this->choices >= self::MAX_CHOICES
+                ? 'No order of the layers was found in the time given; the fold has too many loose layers at once. Fold it in smaller steps.'
+                : 'No order of the layers keeps paper from passing through paper.');
+        }
+        $bits = [];
+        foreach ($keys as $key) {
+            [$class, $odd] = $this->classes->of($key);
+            $bits[$key] = $this->value[$class] !== $odd;
+        }
+
+        return $bits;
+    }
+
+    /**
+     * @param  list<int>  $unknowns
+     * @param  list<bool>  $wishes
+     */
+    private function search(array $unknowns, array $wishes, int $at): bool
+    {
+        while ($at < count($unknowns) && isset($this->value[$unknowns[$at]])) {
+            $at++;
+        }
+        if ($at === count($unknowns)) {
+            return true;
+        }
+        foreach ([$wishes[$at], ! $wishes[$at]] as $bit) {
+            if (++$this->choices > self::MAX_CHOICES) {
+                return false;
+            }
+            $trail = [];
+            if ($this->set($unknowns[$at], $bit, $trail) && $this->search($unknowns, $wishes, $at + 1)) {
+                return true;
+            }
+            foreach ($trail as $u) {
+                unset($this->value[$u]);
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * Sets an unknown and all that follows from it.
+     *
+     * @param  list<int>  $trail  every unknown that was set, for taking it back
+     */
+    private function set(int $unknown, bool $bit, array &$trail): bool
+    {
+        $queue = [[$unknown, $bit]];
+        while ($queue !== []) {
+            [$u, $b] = array_pop($queue);
+            if (isset($this->value[$u])) {
+                if ($this->value[$u] !== $b) {
+                    return false;
+                }
+
+                continue;
+            }
+            $this->value[$u] = $b;
+            $trail[] = $u;
+            foreach ($this->rowsOf[$u] ?? [] as $row) {
+                if (! $this->settleRow($row, $queue)) {
+                    return false;
+                }
+            }
+            foreach ($this->triplesOf[$u] ?? [] as $triple) {
+                if (! $this->settleTriple($triple, $queue)) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+
+    /** @param list<int> $trail */
+    private function settleAll(array &$trail): bool
+    {
+        $queue = [];
+        foreach (array_keys($this->rows) as $row) {
+            if (! $this->settleRow($row, $queue)) {
+                return false;
+            }
+        }
+        foreach (array_keys($this->triples) as $triple) {
+            if (! $this->settleTriple($triple, $queue)) {
+                return false;
+            }
+        }
+        foreach ($queue as [$u, $b]) {
+            if (! $this->set($u, $b, $trail)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @param list<array{int, bool}> $queue */
+    private function settleRow(int $row, array &$queue): bool
+    {
+        [$unknowns, $sum] = $this->rows[$row];
+        $open = null;
+        foreach ($unknowns as $u) {
+            if (isset($this->value[$u])) {
+                $sum ^= $this->value[$u] ? 1 : 0;
+            } elseif ($open !== null) {
+                return true;
+            } else {
+                $open = $u;
+            }
+        }
+        if ($open === null) {
+            return $sum === 0;
+        }
+        $queue[] = [$open, $sum === 1];
+
+        return true;
+    }
+
+    /**
+     * With i above j and j above k, i must be above k; the same with all three turned.
+     *
+     * @param  list<array{int, bool}>  $queue
+     */
+    private function settleTriple(int $triple, array &$queue): bool
+    {
+        $bits = [];
+        $open = [];
+        foreach ($this->triples[$triple] as $at => $key) {
+            [$class, $odd] = $this->classes->of($key);
+            if (isset($this->value[$class])) {
+                $bits[$at] = $this->value[$class] !== $odd;
+            } else {
+                $open[$at] = [$class, $odd];
+            }
+        }
+        // A ring is (ij, jk, ik) = (1, 1, 0) or (0, 0, 1): with the last one complemented, all three alike.
+        if (isset($bits[2])) {
+            $bits[2] = ! $bits[2];
+        }
+        if (count($open) === 0) {
+            return ! ($bits[0] === $bits[1] && $bits[1] === $bits[2]);
+        }
+        if (count($open) > 1) {
+            return true;
+        }
+        $known = array_values($bits);
+        if ($known[0] !== $known[1]) {
+            return true;
+        }
+        $at = array_key_first($open);
+        [$class, $odd] = $open[$at];
+        $needed = $at === 2 ? $known[0] : ! $known[0];
+        $queue[] = [$class, $needed !== $odd];
+
+        return true;
+    }
+}

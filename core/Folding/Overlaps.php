@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Folding;
+
+use Cathedra\Core\Geometry\Box;
+use Cathedra\Core\Geometry\Polygon;
+use Cathedra\Core\Geometry\Tolerance;
+
+/** Which faces of a folded state cover a common area, in pairs and in threes. */
+final readonly class Overlaps
+{
+    /**
+     * @param  array<int, Polygon>  $common  the common area by pair key
+     * @param  list<Polygon>  $polygons  the faces in the folded plane
+     * @param  list<Box>  $boxes
+     */
+    private function __construct(
+        private int $faceCount,
+        public array $common,
+        private array $polygons,
+        private array $boxes,
+        private Tolerance $tolerance,
+    ) {}
+
+    /** @param list<Polygon> $polygons the faces in the folded plane */
+    public static function among(array $polygons, Tolerance $tolerance): self
+    {
+        $n = count($polygons);
+        $boxes = array_map(static fn (Polygon $p): Box => $p->box(), $polygons);
+        $common = [];
+        for ($i = 0; $i < $n; $i++) {
+            for ($j = $i + 1; $j < $n; $j++) {
+                if (! $boxes[$i]->overlaps($boxes[$j], $tolerance->length)) {
+                    continue;
+                }
+                $shared = $polygons[$i]->intersection($polygons[$j]);
+                if ($shared->area() > $tolerance->area) {
+                    $common[LayerOrder::key($n, $i, $j)] = $shared;
+                }
+            }
+        }
+
+        return new self($n, $common, $polygons, $boxes, $tolerance);
+    }
+
+    public function has(int $i, int $j): bool
+    {
+        return isset($this->common[LayerOrder::key($this->faceCount, $i, $j)]);
+    }
+
+    /**
+     * Threes of faces with a common area: there the order must not run in a ring.
+     *
+     * @return \Generator<array{int, int, int}> ascending face numbers
+     */
+    public function triples(): \Generator
+    {
+        $above = array_fill(0, $this->faceCount, []);
+        foreach (array_keys($this->common) as $key) {
+            $above[intdiv($key, $this->faceCount)][] = $key % $this->faceCount;
+        }
+        foreach ($this->common as $key => $shared) {
+            [$i, $j] = [intdiv($key, $this->faceCount), $key % $this->faceCount];
+            $box = $shared->box();
+            foreach ($above[$j] as $k) {
+                if ($this->has($i, $k) && $box->overlaps($this->boxes[$k], $this->tolerance->length)
+                    && $shared->intersection($this->polygons[$k])->area() > $this->tolerance->area) {
+                    yield [$i, $j, $k];
+                }
+            }
+        }
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Folding;
+
+use Cathedra\Core\Geometry\Isometry;
+use Cathedra\Core\Geometry\Line;
+use Cathedra\Core\Geometry\Polygon;
+
+/**
+ * The general method: a crease pattern with new assignments is folded anew by reflections from a face that stays, every
+ * loop must close, and the layer order is found by OrderSolver. Compound folds and unfolding are sugar over this.
+ */
+final readonly class Refold
+{
+    /**
+     * @param  Pattern  $pattern  the state's pattern, perhaps divided further, with the assignments wanted
+     * @param  int  $base  the face of $pattern that stays where it is
+     * @param  Isometry  $basePlacement  where it is
+     * @param  callable(int, int): ?bool  $wish  whether the first face is wanted above the second; null: no matter
+     *
+     * @throws CannotFold when a loop does not close or no order of layers exists
+     */
+    public static function apply(FoldedState $state, Pattern $pattern, int $base, Isometry $basePlacement, callable $wish): FoldedState
+    {
+        $placements = self::placements($pattern, $base, $basePlacement, $state);
+        $n = $pattern->faceCount();
+        $polygons = array_map(static fn (int $f): Polygon => $pattern->polygon($f)->placed($placements[$f]), array_keys($pattern->faces));
+        $overlaps = Overlaps::among($polygons, $state->tolerance);
+        $frontUp = array_map(static fn (Isometry $p): bool => $p->keepsOrientation(), $placements);
+        $corner = static fn (int $face, int $vertex) => $placements[$face]->of($pattern->vertices[$vertex]);
+        $conditions = Conditions::of($pattern, $polygons, $corner, $frontUp, $overlaps, $state->tolerance);
+        $preferred = [];
+        foreach (array_keys($overlaps->common) as $key) {
+            $bit = $wish(intdiv($key, $n), $key % $n);
+            if ($bit !== null) {
+                $preferred[$key] = $bit;
+            }
+        }
+        $bits = OrderSolver::solve($n, $overlaps, $conditions, $preferred);
+
+        return FoldedState::assembled($state->sheet, $pattern, $placements, LayerOrder::of($n, $bits), $state->removedArea, $overlaps);
+    }
+
+    /** @return list<Isometry> */
+    private static function placements(Pattern $pattern, int $base, Isometry $basePlacement, FoldedState $state): array
+    {
+        $placed = [$base => $basePlacement];
+        $queue = [$base];
+        while ($queue !== []) {
+            $face = array_shift($queue);
+            foreach ($pattern->around($face) as $edge) {
+                $next = $edge->other($face);
+                if ($next === null || isset($placed[$next])) {
+                    continue;
+                }
+                $placed[$next] = $placed[$face];
+                if ($edge->assignment->isFolded()) {
+                    $p = $placed[$face]->of($pattern->vertices[$edge->a]);
+                    $q = $placed[$face]->of($pattern->vertices[$edge->b]);
+                    $line = Line::through($p, $q) ?? throw new \LogicException('A crease has length.');
+                    $placed[$next] = $placed[$face]->then(Isometry::reflection($line));
+                }
+                $queue[] = $next;
+            }
+        }
+        if (count($placed) !== $pattern->faceCount()) {
+            throw CannotFold::because('The sheet has fallen into pieces; fold each piece by itself.');
+        }
+        foreach ($pattern->creases() as $edge) {
+            [$f, $g] = $edge->faces;
+            foreach ([$edge->a, $edge->b] as $v) {
+                $at = $placed[$f]->of($pattern->vertices[$v]);
+                if ($at->distanceTo($placed[$g]->of($pattern->vertices[$v])) > 8 * $state->tolerance->length) {
+                    throw CannotFold::because('These creases cannot all be folded at once: going round their crossing, the paper does not meet itself again.', $at);
+                }
+            }
+        }
+        ksort($placed);
+
+        return array_values($placed);
+    }
+}

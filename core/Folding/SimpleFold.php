@@ -1,0 +1,264 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Folding;
+
+use Cathedra\Core\Geometry\Isometry;
+use Cathedra\Core\Geometry\Line;
+
+/** A fold along one line: some flaps beyond it are turned about it, through half a turn, toward the folder or away. */
+final class SimpleFold
+{
+    /** @var array<int, true> faces of the new pattern that moved */
+    private array $moved = [];
+
+    /** @var list<int> for each new face the face it was part of */
+    private array $parent;
+
+    private Pattern $pattern;
+
+    /**
+     * @param  Line  $line  in the folded plane, its positive side moves
+     * @param  list<int>  $moving  faces: whole flaps (Flaps) beyond the line
+     */
+    private function __construct(
+        private readonly FoldedState $state,
+        private readonly Line $line,
+        private readonly bool $valley,
+        private readonly array $moving,
+        private readonly Landing $landing,
+        private readonly string $origin,
+    ) {}
+
+    /**
+     * @param  Line  $line  in the folded plane, its positive side moves
+     * @param  bool  $valley  true: toward the folder; false: away (mountain)
+     * @param  list<int>  $moving  faces of the flaps that move, as Flaps gives them
+     * @param  string  $origin  label kept on the creases that are made
+     *
+     * @throws CannotFold when nothing would move, paper would tear, or paper would pass through paper
+     */
+    public static function apply(FoldedState $state, Line $line, bool $valley, array $moving, string $origin, ?Landing $landing = null): FoldedState
+    {
+        return (new self($state, $line, $valley, $moving, $landing ?? Landing::outside(), $origin))->run();
+    }
+
+    /**
+     * Folds and unfolds: the same creases as apply() would make, left flat.
+     *
+     * @param  list<int>  $moving
+     *
+     * @throws CannotFold when the fold itself could not be done
+     */
+    public static function crease(FoldedState $state, Line $line, bool $valley, array $moving, string $origin): FoldedState
+    {
+        $fold = new self($state, $line, $valley, $moving, Landing::outside(), $origin);
+        $fold->run();
+        $placements = array_map(static fn (int $parent): Isometry => $state->placements[$parent], $fold->parent);
+        $parent = $fold->parent;
+        $builder = new PatternBuilder($fold->pattern, $state->tolerance);
+        foreach ($fold->pattern->edges as $key => $edge) {
+            if ($edge->isCrease()) {
+                $bent = $state->frontUp[$parent[$edge->faces[0]]] !== $state->frontUp[$parent[$edge->faces[1]]];
+                $builder->assign($key, $bent ? ($edge->assignment->isFolded() ? $edge->assignment : $fold->formerly($edge)) : Assignment::Flat);
+            }
+        }
+
+        return self::inherit($state, $builder->build(), $placements, $parent);
+    }
+
+    private function run(): FoldedState
+    {
+        $this->refuse();
+        $this->divide();
+        $placements = $this->placements();
+        $this->bendCreases();
+        $polygons = array_map(fn (int $f) => $this->pattern->polygon($f)->placed($placements[$f]), array_keys($this->pattern->faces));
+        $overlaps = Overlaps::among($polygons, $this->state->tolerance);
+        $order = LayerOrder::of(count($polygons), $this->bits($overlaps));
+
+        return FoldedState::assembled($this->state->sheet, $this->pattern, $placements, $order, $this->state->removedArea, $overlaps);
+    }
+
+    private function refuse(): void
+    {
+        if ($this->moving === []) {
+            throw CannotFold::nothingBeyond();
+        }
+        $flaps = Flaps::beyond($this->state, $this->line);
+        $isMoving = array_fill_keys($this->moving, true);
+        foreach ($this->state->pattern->creases() as $edge) {
+            [$p, $q] = $this->state->ends($edge);
+            [$f, $g] = $edge->faces;
+            if (isset($isMoving[$f]) !== isset($isMoving[$g]) && max($this->line->distanceTo($p), $this->line->distanceTo($q)) > $this->state->tolerance->length) {
+                throw CannotFold::joined($p->toward($q, 0.5));
+            }
+        }
+        if ($this->landing->isOutside() && ($place = $flaps->blockedAt($this->moving, $this->valley)) !== null) {
+            throw CannotFold::covered($place);
+        }
+    }
+
+    private function divide(): void
+    {
+        $builder = new PatternBuilder($this->state->pattern, $this->state->tolerance);
+        $this->parent = range(0, $this->state->faceCount() - 1);
+        foreach ($this->moving as $face) {
+            $onSheet = $this->state->placements[$face]->inverse()->ofLine($this->line);
+            $new = $builder->split($face, $onSheet, $this->origin);
+            $this->moved[$new ?? $face] = true;
+            if ($new !== null) {
+                $this->parent[] = $face;
+            }
+        }
+        $this->pattern = $builder->build();
+    }
+
+    /** @return list<Isometry> */
+    private function placements(): array
+    {
+        $reflection = Isometry::reflection($this->line);
+
+        return array_map(
+            fn (int $face): Isometry => isset($this->moved[$face])
+                ? $this->state->placements[$this->parent[$face]]->then($reflection)
+                : $this->state->placements[$this->parent[$face]],
+            array_keys($this->pattern->faces),
+        );
+    }
+
+    private function bendCreases(): void
+    {
+        $builder = new PatternBuilder($this->pattern, $this->state->tolerance);
+        foreach ($this->pattern->edges as $key => $edge) {
+            if (! $edge->isCrease() || isset($this->moved[$edge->faces[0]]) === isset($this->moved[$edge->faces[1]])) {
+                continue;
+            }
+            if ($edge->assignment->isFolded()) {
+                $builder->assign($key, Assignment::Flat); // turned like a page: the crease opens
+
+                continue;
+            }
+            $stays = isset($this->moved[$edge->faces[0]]) ? $edge->faces[1] : $edge->faces[0];
+            $frontUp = $this->state->frontUp[$this->parent[$stays]];
+            $builder->assign($key, $frontUp === $this->valley ? Assignment::Valley : Assignment::Mountain);
+        }
+        $this->pattern = $builder->build();
+    }
+
+    /** What a crease was before the fold opened it. */
+    private function formerly(Edge $edge): Assignment
+    {
+        [$f, $g] = array_map(fn (int $face): int => $this->parent[$face], $edge->faces);
+        $upper = $this->state->order->above($f, $g) === true ? $f : $g;
+
+        return $this->state->frontUp[$upper] ? Assignment::Mountain : Assignment::Valley;
+    }
+
+    /** @return array<int, bool> */
+    private function bits(Overlaps $overlaps): array
+    {
+        $n = count($this->parent);
+        $depth = $this->landing->under > 0 ? $this->depths($overlaps) : [];
+        $bits = [];
+        foreach (array_keys($overlaps->common) as $key) {
+            [$i, $j] = [intdiv($key, $n), $key % $n];
+            $iMoved = isset($this->moved[$i]);
+            if ($iMoved !== isset($this->moved[$j])) {
+                $bits[$key] = $iMoved ? $this->landsAbove($j, $depth) : ! $this->landsAbove($i, $depth);
+
+                continue;
+            }
+            $above = $this->state->order->above($this->parent[$i], $this->parent[$j]);
+            if ($above === null) {
+                throw CannotFold::because('Two creases lie so close together that they cannot be told apart. Move one of them.', $overlaps->common[$key]->centroid());
+            }
+            $bits[$key] = $iMoved ? ! $above : $above;
+        }
+
+        return $bits;
+    }
+
+    /**
+     * Whether the moved layers come to lie above a face that stays.
+     *
+     * @param  array<int, int>  $depth
+     */
+    private function landsAbove(int $stays, array $depth): bool
+    {
+        if ($this->landing->under > 0) {
+            return $this->valley === (($depth[$stays] ?? 0) >= $this->landing->under);
+        }
+        if (! $this->landing->inside) {
+            return $this->valley;
+        }
+        $root = $this->parent[$stays];
+        if (in_array($root, $this->moving, true)) {
+            return $this->valley;
+        }
+        $beyond = false;
+        foreach ($this->moving as $face) {
+            $above = $this->state->order->above($face, $root);
+            $beyond = $beyond || $above === $this->valley;
+            if ($above !== null && $above !== $this->valley) {
+                $covers = true;
+            }
+        }
+
+        return $beyond || ! isset($covers) ? $this->valley : ! $this->valley;
+    }
+
+    /**
+     * How many layers that stay lie further out than each of them where the moved paper lands: the longest chain.
+     *
+     * @return array<int, int>
+     */
+    private function depths(Overlaps $overlaps): array
+    {
+        $n = count($this->parent);
+        $landing = [];
+        foreach (array_keys($overlaps->common) as $key) {
+            [$i, $j] = [intdiv($key, $n), $key % $n];
+            if (isset($this->moved[$i]) !== isset($this->moved[$j])) {
+                $landing[isset($this->moved[$i]) ? $j : $i] = true;
+            }
+        }
+        $faces = array_keys($landing);
+        $depth = array_fill_keys($faces, 0);
+        foreach ($faces as $_) { // as many rounds as a chain can be long
+            $changed = false;
+            foreach ($faces as $f) {
+                foreach ($faces as $g) {
+                    if ($f !== $g && $this->state->order->above($this->parent[$g], $this->parent[$f]) === $this->valley && $depth[$g] + 1 > $depth[$f]) {
+                        $depth[$f] = $depth[$g] + 1;
+                        $changed = true;
+                    }
+                }
+            }
+            if (! $changed) {
+                break;
+            }
+        }
+
+        return $depth;
+    }
+
+    /**
+     * @param  list<Isometry>  $placements
+     * @param  list<int>  $parent
+     */
+    private static function inherit(FoldedState $state, Pattern $pattern, array $placements, array $parent): FoldedState
+    {
+        $polygons = array_map(static fn (int $f) => $pattern->polygon($f)->placed($placements[$f]), array_keys($pattern->faces));
+        $overlaps = Overlaps::among($polygons, $state->tolerance);
+        $n = count($polygons);
+        $bits = [];
+        foreach (array_keys($overlaps->common) as $key) {
+            $bits[$key] = $state->order->above($parent[intdiv($key, $n)], $parent[$key % $n])
+                ?? throw CannotFold::because('Two creases lie so close together that they cannot be told apart. Move one of them.', $overlaps->common[$key]->centroid());
+        }
+
+        return FoldedState::assembled($state->sheet, $pattern, $placements, LayerOrder::of($n, $bits), $state->removedArea, $overlaps);
+    }
+}

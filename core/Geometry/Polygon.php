@@ -1,0 +1,179 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Geometry;
+
+/**
+ * A convex polygon, counterclockwise; vertices in the middle of a side are allowed. Areas in mm2, lengths in mm.
+ * The empty polygon has no points: it is what a clip that leaves nothing returns, and merges without a special case.
+ */
+final readonly class Polygon
+{
+    /** @param list<Point> $points */
+    private function __construct(public array $points) {}
+
+    /**
+     * The convex polygon with these corners in order round it, either way round.
+     *
+     * @param  list<Point>  $points
+     */
+    public static function of(array $points): self
+    {
+        return self::signedArea($points) < 0 ? new self(array_reverse($points)) : new self($points);
+    }
+
+    public static function rectangle(float $width, float $height): self
+    {
+        return new self([new Point(0, 0), new Point($width, 0), new Point($width, $height), new Point(0, $height)]);
+    }
+
+    public function isEmpty(): bool
+    {
+        return $this->points === [];
+    }
+
+    public function area(): float
+    {
+        return self::signedArea($this->points);
+    }
+
+    /** The centre of area; the mean of the corners for a polygon without area. */
+    public function centroid(): Point
+    {
+        $n = count($this->points);
+        $sum = new Point(0, 0);
+        if ($n === 0) {
+            return $sum;
+        }
+        $origin = $this->points[0];
+        $twice = 0.0;
+        for ($i = 1; $i < $n - 1; $i++) {
+            $u = $this->points[$i]->minus($origin);
+            $v = $this->points[$i + 1]->minus($origin);
+            $weight = $u->cross($v);
+            $twice += $weight;
+            $sum = $sum->plus($u->plus($v)->times($weight / 3));
+        }
+        if (abs($twice) < 1e-18) {
+            foreach ($this->points as $p) {
+                $sum = $sum->plus($p->minus($origin)->times(1 / $n));
+            }
+
+            return $origin->plus($sum);
+        }
+
+        return $origin->plus($sum->times(1 / $twice));
+    }
+
+    /** The part on the positive side of $line; points on the line belong to it. */
+    public function clippedBy(Line $line): self
+    {
+        $kept = [];
+        $n = count($this->points);
+        if ($n === 0) {
+            return $this;
+        }
+        $q = $this->points[$n - 1];
+        $dq = $line->distanceTo($q);
+        foreach ($this->points as $p) {
+            $dp = $line->distanceTo($p);
+            if (($dp > 0 && $dq < 0) || ($dp < 0 && $dq > 0)) {
+                $kept[] = $q->toward($p, $dq / ($dq - $dp));
+            }
+            if ($dp >= 0) {
+                $kept[] = $p;
+            }
+            $q = $p;
+            $dq = $dp;
+        }
+
+        return new self(count($kept) < 3 ? [] : $kept);
+    }
+
+    /** The part common to both. */
+    public function intersection(self $that): self
+    {
+        $result = $this;
+        $n = count($that->points);
+        for ($i = 0; $i < $n && $result->points !== []; $i++) {
+            $line = Line::through($that->points[$i], $that->points[($i + 1) % $n]);
+            if ($line !== null) {
+                $result = $result->clippedBy($line);
+            }
+        }
+
+        return $result;
+    }
+
+    /** Whether $p lies inside by more than $margin mm (negative: or outside by no more than that). */
+    public function contains(Point $p, float $margin = 0.0): bool
+    {
+        $n = count($this->points);
+        for ($i = 0; $i < $n; $i++) {
+            $a = $this->points[$i];
+            $b = $this->points[($i + 1) % $n];
+            $length = $a->distanceTo($b);
+            if ($length > 1e-12 && $b->minus($a)->cross($p->minus($a)) / $length <= $margin) {
+                return false;
+            }
+        }
+
+        return $n > 0;
+    }
+
+    /**
+     * How much of the segment runs inside, further than $margin mm from every side.
+     *
+     * @return array{float, float}|null shares of the way from $a to $b where it enters and leaves; null when it stays out
+     */
+    public function spanInside(Point $a, Point $b, float $margin): ?array
+    {
+        $low = 0.0;
+        $high = 1.0;
+        $n = count($this->points);
+        for ($i = 0; $i < $n; $i++) {
+            $side = Line::through($this->points[$i], $this->points[($i + 1) % $n]);
+            if ($side === null) {
+                continue;
+            }
+            $da = $side->distanceTo($a) - $margin;
+            $db = $side->distanceTo($b) - $margin;
+            if ($da <= 0 && $db <= 0) {
+                return null;
+            }
+            if ($da < 0) {
+                $low = max($low, $da / ($da - $db));
+            } elseif ($db < 0) {
+                $high = min($high, $da / ($da - $db));
+            }
+            if ($low >= $high) {
+                return null;
+            }
+        }
+
+        return $n > 0 ? [$low, $high] : null;
+    }
+
+    public function box(): Box
+    {
+        return Box::around($this->points);
+    }
+
+    public function placed(Isometry $placement): self
+    {
+        return self::of(array_map($placement->of(...), $this->points));
+    }
+
+    /** @param list<Point> $points */
+    private static function signedArea(array $points): float
+    {
+        $n = count($points);
+        $twice = 0.0;
+        for ($i = 1; $i < $n - 1; $i++) {
+            $twice += $points[$i]->minus($points[0])->cross($points[$i + 1]->minus($points[0]));
+        }
+
+        return $twice / 2;
+    }
+}
