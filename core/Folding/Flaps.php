@@ -61,8 +61,14 @@ final class Flaps
                 : sprintf('Only %d separate layers reach this place, not %d.', count($reaching), $number), $grip);
         }
         $sorted = $this->sorted($reaching, $fromTop);
+        $chosen = array_slice($sorted, 0, $number);
+        foreach (array_slice($sorted, $number) as $left) {
+            if (! $this->liesUnderAny($left, $chosen, $fromTop)) {
+                throw CannotFold::because('Two flaps lie side by side here and either could be meant; name a point that only one of them covers, or take one more.', $grip);
+            }
+        }
 
-        return array_merge(...array_map(static fn (Flap $flap): array => $flap->faces, array_slice($sorted, 0, $number)));
+        return array_merge(...array_map(static fn (Flap $flap): array => $flap->faces, $chosen));
     }
 
     /**

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Folding;
+
+use Cathedra\Core\Geometry\Point;
+
+/** Names the corners and sides of an outline by direction, and finds them by name. */
+final readonly class Compass
+{
+    private float $tie;
+
+    public function __construct(public Outline $outline, float $diagonal)
+    {
+        $this->tie = 1e-6 * $diagonal;
+    }
+
+    /** @throws CannotFold when two corners lie equally far that way */
+    public function corner(Direction $direction): Point
+    {
+        $found = $this->furthest($direction);
+        if (count($found) > 1) {
+            throw CannotFold::because("Two corners lie equally far to the {$direction->value}; name one of the corners beside it.", $this->outline->corners[$found[0]]);
+        }
+
+        return $this->outline->corners[$found[0]];
+    }
+
+    /**
+     * @return array{Point, Point}
+     *
+     * @throws CannotFold when two sides face that way equally, or none does
+     */
+    public function side(Direction $direction): array
+    {
+        $found = $this->facing($direction);
+        if (count($found) !== 1) {
+            throw CannotFold::because($found === []
+                ? "No edge faces the {$direction->value}."
+                : "Two edges face the {$direction->value} equally; say which of them.");
+        }
+
+        return $this->outline->sides()[$found[0]];
+    }
+
+    public function nameOfCorner(int $corner): ?Direction
+    {
+        foreach (Direction::cases() as $direction) {
+            if ($this->furthest($direction) === [$corner]) {
+                return $direction;
+            }
+        }
+
+        return null;
+    }
+
+    public function nameOfSide(int $side): ?Direction
+    {
+        foreach (Direction::cases() as $direction) {
+            if ($this->facing($direction) === [$side]) {
+                return $direction;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<int> */
+    private function furthest(Direction $direction): array
+    {
+        $reach = array_map(static fn (Point $p): float => $p->dot($direction->vector()), $this->outline->corners);
+
+        return array_keys(array_filter($reach, fn (float $r): bool => $r >= max($reach) - $this->tie));
+    }
+
+    /** @return list<int> sides facing that way best, and by less than 60 degrees off */
+    private function facing(Direction $direction): array
+    {
+        $facing = [];
+        foreach ($this->outline->sides() as $i => [$a, $b]) {
+            $facing[$i] = -$b->minus($a)->unit()->turnedLeft()->dot($direction->vector());
+        }
+        $best = max($facing);
+
+        return $best < 0.5 ? [] : array_keys(array_filter($facing, static fn (float $f): bool => $f >= $best - 1e-6));
+    }
+}

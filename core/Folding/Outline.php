@@ -1,0 +1,211 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Folding;
+
+use Cathedra\Core\Geometry\Line;
+use Cathedra\Core\Geometry\Point;
+
+/** The silhouette of a folded state: its outer rim, counterclockwise, corners only (no points in the middle of a side). */
+final readonly class Outline
+{
+    /** @param list<Point> $corners in mm */
+    private function __construct(public array $corners, private float $tolerance) {}
+
+    public static function of(FoldedState $state): self
+    {
+        $rim = [];
+        $probe = $state->tolerance->length * 1000;
+        foreach (self::pieces($state) as [$a, $b]) {
+            $normal = $b->minus($a)->unit()->turnedLeft()->times($probe);
+            $middle = $a->toward($b, 0.5);
+            $left = self::covered($state, $middle->plus($normal));
+            if ($left !== self::covered($state, $middle->minus($normal))) {
+                $rim[] = $left ? [$a, $b] : [$b, $a];
+            }
+        }
+
+        return new self(self::straightened(self::outerLoop($rim, $probe), $probe), $probe);
+    }
+
+    /** @return list<array{Point, Point}> sides with the paper on their left */
+    public function sides(): array
+    {
+        $n = count($this->corners);
+
+        return array_map(fn (int $i): array => [$this->corners[$i], $this->corners[($i + 1) % $n]], range(0, $n - 1));
+    }
+
+    public function area(): float
+    {
+        $twice = 0.0;
+        foreach ($this->sides() as [$a, $b]) {
+            $twice += $a->cross($b);
+        }
+
+        return $twice / 2;
+    }
+
+    /** Index of the corner at this place; null when there is none. */
+    public function cornerAt(Point $p): ?int
+    {
+        foreach ($this->corners as $i => $corner) {
+            if ($corner->distanceTo($p) <= $this->tolerance) {
+                return $i;
+            }
+        }
+
+        return null;
+    }
+
+    /** Index of the side on which the point lies, ends included. */
+    public function sideThrough(Point $p): ?int
+    {
+        foreach ($this->sides() as $i => [$a, $b]) {
+            if ($a->distanceTo($p) + $p->distanceTo($b) - $a->distanceTo($b) <= $this->tolerance) {
+                return $i;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<array{Point, Point}> all edges, divided where they cross or touch */
+    private static function pieces(FoldedState $state): array
+    {
+        $segments = Stacks::segments($state);
+        $snap = $state->tolerance->length * 100;
+        $pieces = [];
+        foreach ($segments as $i => [$a, $b]) {
+            $along = $b->minus($a);
+            $length = $along->length();
+            $line = Line::through($a, $b);
+            if ($line === null) {
+                continue;
+            }
+            $cuts = [0.0, $length];
+            foreach ($segments as $j => [$c, $d]) {
+                if ($i === $j) {
+                    continue;
+                }
+                $dc = $line->distanceTo($c);
+                $dd = $line->distanceTo($d);
+                foreach ([[$c, $dc], [$d, $dd]] as [$end, $distance]) {
+                    if (abs($distance) <= $snap) {
+                        $cuts[] = $end->minus($a)->dot($along) / $length;
+                    }
+                }
+                if (min($dc, $dd) < -$snap && max($dc, $dd) > $snap) {
+                    $cuts[] = $c->toward($d, $dc / ($dc - $dd))->minus($a)->dot($along) / $length;
+                }
+            }
+            sort($cuts);
+            $from = 0.0;
+            foreach ($cuts as $to) {
+                if ($to - $from > $snap && $to <= $length + $snap) {
+                    $p = $a->toward($b, $from / $length);
+                    $q = $a->toward($b, $to / $length);
+                    $pieces[self::name($p, $q, $snap)] ??= [$p, $q];
+                    $from = $to;
+                }
+            }
+        }
+
+        return array_values($pieces);
+    }
+
+    private static function name(Point $p, Point $q, float $grid): string
+    {
+        $ends = [round($p->x / $grid / 10).','.round($p->y / $grid / 10), round($q->x / $grid / 10).','.round($q->y / $grid / 10)];
+        sort($ends);
+
+        return implode(' ', $ends);
+    }
+
+    private static function covered(FoldedState $state, Point $p): bool
+    {
+        foreach ($state->polygons as $polygon) {
+            if ($polygon->contains($p)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param  list<array{Point, Point}>  $rim
+     * @return list<Point> the loop with the largest area
+     */
+    private static function outerLoop(array $rim, float $snap): array
+    {
+        $best = [];
+        $bestArea = -INF;
+        while ($rim !== []) {
+            [$start, $end] = array_pop($rim);
+            $loop = [$start];
+            $came = $start;
+            while ($end->distanceTo($start) > $snap) {
+                $loop[] = $end;
+                $next = self::next($rim, $end, $end->minus($came), $snap);
+                if ($next === null) {
+                    break;
+                }
+                $came = $end;
+                $end = $rim[$next][1];
+                array_splice($rim, $next, 1);
+            }
+            $area = 0.0;
+            foreach ($loop as $i => $p) {
+                $area += $p->cross($loop[($i + 1) % count($loop)]);
+            }
+            if ($area > $bestArea) {
+                [$best, $bestArea] = [$loop, $area];
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * Where the rim goes on; at a place where the silhouette touches itself, the sharpest turn to the right, which keeps
+     * to the outside.
+     *
+     * @param  list<array{Point, Point}>  $rim
+     */
+    private static function next(array $rim, Point $from, Point $came, float $snap): ?int
+    {
+        $best = null;
+        $bestTurn = INF;
+        foreach ($rim as $i => [$a, $b]) {
+            if ($a->distanceTo($from) <= $snap) {
+                $go = $b->minus($a);
+                $turn = atan2($came->cross($go), $came->dot($go));
+                if ($turn < $bestTurn) {
+                    [$best, $bestTurn] = [$i, $turn];
+                }
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * @param  list<Point>  $loop
+     * @return list<Point>
+     */
+    private static function straightened(array $loop, float $snap): array
+    {
+        $n = count($loop);
+        $corners = [];
+        foreach ($loop as $i => $p) {
+            $line = Line::through($loop[($i + $n - 1) % $n], $loop[($i + 1) % $n]);
+            if ($line === null || abs($line->distanceTo($p)) > $snap) {
+                $corners[] = $p;
+            }
+        }
+
+        return $corners;
+    }
+}

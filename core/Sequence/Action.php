@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Sequence;
+
+use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Geometry\Polygon;
+use Cathedra\Core\Sequence\Alignment\Crease;
+
+/** One movement within a step: a step done on both sides has two. */
+final readonly class Action
+{
+    /**
+     * @param  FoldedState  $state  the state acted on, as seen then (turned over for what is done behind)
+     * @param  Crease|null  $crease  in that state's plane; null for turning, rotating and unfolding
+     * @param  bool  $valley  toward the folder
+     * @param  list<Polygon>  $moving  what moves, in that state's plane
+     * @param  list<int>  $faces  the faces of $state that move
+     * @param  bool  $behind  done on the side away from the folder
+     * @param  bool  $mirrored  done with left and right exchanged
+     */
+    public function __construct(
+        public FoldKind $kind,
+        public FoldedState $state,
+        public ?Crease $crease,
+        public bool $valley,
+        public array $moving,
+        public array $faces,
+        public bool $behind,
+        public bool $mirrored,
+    ) {}
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Sequence\Alignment;
+
+use Cathedra\Core\Folding\CannotFold;
+use Cathedra\Core\Geometry\Line;
+use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Sequence\Landmark\LineRef;
+use Cathedra\Core\Sequence\Landmark\PointRef;
+use Cathedra\Core\Sequence\Landmark\Setting;
+use Cathedra\Core\Sequence\Landmark\Stretch;
+
+/** Point to point, edge to edge, or point onto a line through a point. */
+final readonly class Bring implements Alignment
+{
+    public function __construct(
+        public PointRef|LineRef $what,
+        public PointRef|LineRef $to,
+        public ?PointRef $through,
+    ) {}
+
+    public function locate(Setting $setting): Crease
+    {
+        if ($this->what instanceof PointRef) {
+            $from = $this->what->locate($setting);
+
+            return $this->to instanceof PointRef
+                ? self::pointToPoint($from, $this->to->locate($setting))
+                : self::pointToLine($from, $this->to->trace($setting), $this->pivot($setting));
+        }
+        if ($this->to instanceof PointRef) {
+            throw CannotFold::because('An edge can be brought to an edge or a crease, not to a point; name the point that goes there.');
+        }
+
+        return self::edgeToEdge($this->what->trace($setting), $this->to->trace($setting), $setting);
+    }
+
+    private function pivot(Setting $setting): Point
+    {
+        return $this->through?->locate($setting)
+            ?? throw CannotFold::because('A point can be brought to a line in many ways; say through which point the crease goes (through: ...).');
+    }
+
+    private static function pointToPoint(Point $from, Point $to): Crease
+    {
+        $line = $from->distanceTo($to) < 1e-6 ? null : Line::bringing($from, $to);
+        if ($line === null) {
+            throw CannotFold::because('The point already lies there, so there is nothing to bring.', $from);
+        }
+
+        return new Crease($line, $from, $to);
+    }
+
+    /** The crease goes through $pivot; the point moves on a circle round it and lands where that circle meets the line. */
+    private static function pointToLine(Point $from, Stretch $to, Point $pivot): Crease
+    {
+        $radius = $pivot->distanceTo($from);
+        $foot = $to->line->nearest($pivot);
+        $height = $foot->distanceTo($pivot);
+        if ($height > $radius * (1 + 1e-9)) {
+            throw CannotFold::because('The point cannot reach that line when the crease goes through the point named.', $from);
+        }
+        $half = sqrt(max(0.0, $radius ** 2 - $height ** 2));
+        $landings = [];
+        foreach ($half < 1e-6 ? [0.0] : [$half, -$half] as $along) {
+            $landing = $foot->plus($to->line->direction()->times($along));
+            $onStretch = $to->a->distanceTo($landing) + $landing->distanceTo($to->b) - $to->length() < 1e-6 * (1 + $to->length());
+            if ($onStretch && $landing->distanceTo($from) > 1e-6) {
+                $landings[] = $landing;
+            }
+        }
+        if (count($landings) !== 1) {
+            throw CannotFold::because($landings === []
+                ? 'The point reaches that line only beyond its ends.'
+                : 'The point can reach that line in two places; bring it to a point instead.', $from);
+        }
+
+        return self::pointToPoint($from, $landings[0]);
+    }
+
+    /** Of the two bisectors, the one that lays the edge on the other, not on its prolongation. */
+    private static function edgeToEdge(Stretch $what, Stretch $to, Setting $setting): Crease
+    {
+        $best = null;
+        $bestShare = 0.0;
+        foreach ($what->line->bisectors($to->line) as $line) {
+            $share = self::common($line->reflected($what->a), $line->reflected($what->b), $to);
+            if ($share > $bestShare) {
+                [$best, $bestShare] = [$line, $share];
+            }
+        }
+        if ($best === null || abs($best->distanceTo($what->middle())) < 10 * $setting->state->tolerance->length) {
+            throw CannotFold::because('The two edges already lie on one another, or can only be laid on each other\'s prolongation.', $what->middle());
+        }
+
+        return Crease::moving($best, $what->middle());
+    }
+
+    /** mm of $to that the segment from $a to $b, on the same line, covers. */
+    private static function common(Point $a, Point $b, Stretch $to): float
+    {
+        $along = $to->b->minus($to->a)->unit();
+        $s = $a->minus($to->a)->dot($along);
+        $t = $b->minus($to->a)->dot($along);
+
+        return min($to->length(), max($s, $t)) - max(0.0, min($s, $t));
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Sequence\Alignment;
+
+use Cathedra\Core\Geometry\Line;
+use Cathedra\Core\Sequence\Landmark\LineRef;
+use Cathedra\Core\Sequence\Landmark\Setting;
+
+/** A strip of a given width along an edge: the crease runs beside the edge, which moves. */
+final readonly class Strip implements Alignment
+{
+    /** @param float $wide share of the sheet's shorter side */
+    public function __construct(public LineRef $edge, public float $wide) {}
+
+    public function locate(Setting $setting): Crease
+    {
+        $edge = $this->edge->trace($setting);
+        $inward = $setting->state->box()->centre();
+        $normal = $edge->line->distanceTo($inward) > 0 ? $edge->line->normal : $edge->line->normal->times(-1);
+        $width = $this->wide * min($setting->state->sheet->width, $setting->state->sheet->height);
+        $grip = $edge->middle();
+
+        return Crease::moving(Line::along($grip->plus($normal->times($width)), $edge->line->direction()), $grip);
+    }
+}

@@ -1,0 +1,213 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Sequence;
+
+use Cathedra\Core\CathedraException;
+use Cathedra\Core\Folding\CannotFold;
+use Cathedra\Core\Folding\Edge;
+use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Folding\Pattern;
+use Cathedra\Core\Folding\Sheet;
+use Cathedra\Core\Folding\SimpleFold;
+use Cathedra\Core\Folding\Unfolding;
+use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Polygon;
+use Cathedra\Core\Sequence\Alignment\Crease;
+use Cathedra\Core\Sequence\Landmark\Setting;
+
+/** Folds a sequence step by step from one sheet. */
+final class Folder
+{
+    private FoldedState $state;
+
+    /** @var array<string, Point> on the sheet */
+    private array $marks = [];
+
+    /** @var array<string, list<array{Point, Point}>> on the sheet, by step number and by name */
+    private array $creases = [];
+
+    /** @var array<int, array{FoldedState, FoldedState}> before and after, by step number */
+    private array $past = [];
+
+    /** @var list<Action> of the step at work */
+    private array $actions = [];
+
+    private function __construct(private readonly Sequence $sequence, Sheet $sheet)
+    {
+        $this->state = FoldedState::flat($sheet, $sequence->sideUp);
+    }
+
+    /**
+     * @param  float  $shortSide  of the sheet, mm
+     *
+     * @throws BadSequence naming the line, the step and what stands in the way
+     * @throws CannotFold when the sheet's size is out of bounds
+     */
+    public static function fold(Sequence $sequence, float $shortSide = 150.0): FoldedModel
+    {
+        return (new self($sequence, $sequence->sheet($shortSide)))->run();
+    }
+
+    private function run(): FoldedModel
+    {
+        $start = $this->state;
+        $steps = [];
+        foreach ($this->sequence->steps as $step) {
+            $before = $this->state;
+            $this->actions = [];
+            try {
+                $this->do($step, false);
+                $this->remember($step, $before);
+            } catch (CathedraException $e) {
+                throw $e instanceof BadSequence ? $e
+                    : new BadSequence($step->line, $step->number, $e->getMessage(), $e instanceof CannotFold ? $e->place : null, $e);
+            }
+            $steps[] = new FoldedStep($step, $before, $this->state, $this->actions);
+        }
+
+        return new FoldedModel($this->sequence, $start, $steps);
+    }
+
+    private function do(Step $step, bool $mirrored): void
+    {
+        $before = $this->state;
+        match ($step->kind) {
+            FoldKind::Repeat => $this->repeat($step),
+            FoldKind::TurnOver => $this->turn($step, $this->state->turnedOver($step->upright)),
+            FoldKind::Rotate => $this->turn($step, $this->state->rotated($mirrored ? -$step->turn : $step->turn)),
+            FoldKind::Unfold => $this->unfold($step),
+            default => $this->creaseTwice($step, $mirrored),
+        };
+        $this->past[$step->number] = [$before, $this->state];
+    }
+
+    private function creaseTwice(Step $step, bool $mirrored): void
+    {
+        $this->crease($step, $mirrored, false);
+        if ($step->also === 'mirrored') {
+            $this->crease($step, ! $mirrored, false);
+        } elseif ($step->also === 'behind') {
+            $this->behind(fn () => $this->crease($step, ! $mirrored, true));
+        }
+    }
+
+    private function crease(Step $step, bool $mirrored, bool $behind): void
+    {
+        $setting = new Setting($this->state, $this->marks, $this->creases, $mirrored);
+        $crease = ($step->alignment ?? throw new \LogicException('A crease has an alignment.'))->locate($setting);
+        $faces = $step->layers->choose($setting, $crease);
+        $valley = $step->kind === FoldKind::Mountain ? false : $step->creaseAsValley;
+        $this->note($step->kind, $crease, $valley, $faces, $behind, $mirrored);
+        $this->state = $step->kind === FoldKind::Crease
+            ? SimpleFold::crease($this->state, $crease->line, $valley, $faces, $step->label())
+            : SimpleFold::apply($this->state, $crease->line, $valley, $faces, $step->label(), $step->landing);
+    }
+
+    /** @param list<int> $faces */
+    private function note(FoldKind $kind, Crease $crease, bool $valley, array $faces, bool $behind, bool $mirrored): void
+    {
+        $moving = array_map(fn (int $face): Polygon => $this->state->polygons[$face]->clippedBy($crease->line), $faces);
+        $this->actions[] = new Action($kind, $this->state, $crease, $valley, $moving, $faces, $behind, $mirrored);
+    }
+
+    private function turn(Step $step, FoldedState $turned): void
+    {
+        $this->actions[] = new Action($step->kind, $this->state, null, false, [], [], false, false);
+        $this->state = $turned;
+    }
+
+    private function unfold(Step $step): void
+    {
+        [$before, $after] = $this->past[$step->steps[0]];
+        $this->actions[] = new Action($step->kind, $this->state, null, false, [], [], false, false);
+        $this->state = Unfolding::of($this->state, $before, $after);
+    }
+
+    /** What is repeated behind is done with the model turned over about the upright axis: left and right change places. */
+    private function repeat(Step $step): void
+    {
+        $all = function (bool $mirrored) use ($step): void {
+            foreach ($step->steps as $number) {
+                $again = $this->sequence->steps[$number - 1];
+                if ($again->kind === FoldKind::Repeat) {
+                    throw CannotFold::because("Step $number is itself a repetition; name the steps it repeats.");
+                }
+                $this->do($again, $mirrored);
+            }
+        };
+        $first = count($this->actions);
+        $step->on === 'behind' ? $this->behind(fn () => $all(true)) : $all(true);
+        if ($step->on === 'behind') {
+            foreach (array_slice($this->actions, $first, null, true) as $i => $a) {
+                $this->actions[$i] = new Action($a->kind, $a->state, $a->crease, $a->valley, $a->moving, $a->faces, true, $a->mirrored);
+            }
+        }
+    }
+
+    private function behind(callable $do): void
+    {
+        $this->state = $this->state->turnedOver();
+        $do();
+        $this->state = $this->state->turnedOver();
+    }
+
+    private function remember(Step $step, FoldedState $before): void
+    {
+        $pieces = self::newCreases($before->pattern, $this->state->pattern);
+        if ($pieces !== []) {
+            $this->creases[$step->label()] = $pieces;
+            if ($step->name !== null) {
+                $this->creases[$step->name] = $pieces;
+            }
+        }
+        $setting = new Setting($this->state, $this->marks, $this->creases, false);
+        foreach ($step->marks as $name => $point) {
+            $this->marks[$name] = $this->onSheet($point->locate($setting));
+        }
+    }
+
+    private function onSheet(Point $folded): Point
+    {
+        $best = null;
+        foreach ($this->state->polygons as $face => $polygon) {
+            if ($polygon->contains($folded, -10 * $this->state->tolerance->length)
+                && ($best === null || $this->state->order->above($face, $best) === true)) {
+                $best = $face;
+            }
+        }
+
+        return $best === null
+            ? throw CannotFold::because('The mark does not lie on the paper.', $folded)
+            : $this->state->placements[$best]->inverse()->of($folded);
+    }
+
+    /** @return list<array{Point, Point}> creases of $now that were not there or were not bent the same way before */
+    private static function newCreases(Pattern $was, Pattern $now): array
+    {
+        $had = [];
+        foreach ($was->edges as $edge) {
+            $had[self::place($was, $edge)] = $edge->assignment;
+        }
+        $pieces = [];
+        $origins = array_filter(array_map(static fn (Edge $e): ?string => $e->origin, $was->edges));
+        foreach ($now->creases() as $edge) {
+            $former = $had[self::place($now, $edge)] ?? null;
+            $isNew = $former === null && ! in_array($edge->origin, $origins, true);
+            if ($isNew || ($former !== null && $former !== $edge->assignment)) {
+                $pieces[] = [$now->vertices[$edge->a], $now->vertices[$edge->b]];
+            }
+        }
+
+        return $pieces;
+    }
+
+    private static function place(Pattern $pattern, Edge $edge): string
+    {
+        $p = $pattern->vertices[$edge->a];
+        $q = $pattern->vertices[$edge->b];
+
+        return sprintf('%.4f,%.4f,%.4f', ($p->x + $q->x) / 2, ($p->y + $q->y) / 2, $p->distanceTo($q));
+    }
+}

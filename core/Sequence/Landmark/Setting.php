@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Sequence\Landmark;
+
+use Cathedra\Core\Folding\CannotFold;
+use Cathedra\Core\Folding\Compass;
+use Cathedra\Core\Folding\Direction;
+use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Folding\Outline;
+use Cathedra\Core\Geometry\Point;
+
+/** Where landmarks are looked for: the state as the folder sees it, the marks and creases named so far, and the mirror. */
+final readonly class Setting
+{
+    public Compass $compass;
+
+    /**
+     * @param  array<string, Point>  $marks  on the sheet, mm
+     * @param  array<string, list<array{Point, Point}>>  $creases  pieces on the sheet, mm, by label
+     * @param  bool  $mirrored  left and right are exchanged: the step is repeated on the other side
+     */
+    public function __construct(public FoldedState $state, public array $marks, public array $creases, public bool $mirrored)
+    {
+        $this->compass = new Compass(Outline::of($state), $state->sheet->diagonal());
+    }
+
+    public function direction(Direction $named): Direction
+    {
+        return $this->mirrored ? $named->mirrored() : $named;
+    }
+
+    /** @throws CannotFold when that part of the sheet was cut away */
+    public function onPaper(Point $onSheet): Point
+    {
+        return $this->state->positionOf($onSheet) ?? throw CannotFold::because('That point of the sheet was cut away.');
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Sequence;
+
+use Cathedra\Core\Folding\CannotFold;
+use Cathedra\Core\Folding\Flaps;
+use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Sequence\Alignment\Crease;
+use Cathedra\Core\Sequence\Landmark\SheetPoint;
+use Cathedra\Core\Sequence\Landmark\Setting;
+
+/** Which layers a fold moves, the way people say it. */
+final readonly class Layers
+{
+    private function __construct(public string $which, public int $number, public ?SheetPoint $flap) {}
+
+    public static function all(): self
+    {
+        return new self('all', 0, null);
+    }
+
+    public static function unsaid(): self
+    {
+        return new self('unsaid', 0, null);
+    }
+
+    public static function top(int $number): self
+    {
+        return new self('top', $number, null);
+    }
+
+    public static function bottom(int $number): self
+    {
+        return new self('bottom', $number, null);
+    }
+
+    /** The flap that holds a point of the sheet. */
+    public static function flap(SheetPoint $point): self
+    {
+        return new self('flap', 1, $point);
+    }
+
+    /**
+     * The faces that move.
+     *
+     * @return list<int>
+     *
+     * @throws CannotFold when the choice is not clear or there are too few layers
+     */
+    public function choose(Setting $setting, Crease $crease): array
+    {
+        $flaps = Flaps::beyond($setting->state, $crease->line);
+        if ($flaps->count() === 0) {
+            throw CannotFold::nothingBeyond();
+        }
+
+        return match ($this->which) {
+            'all' => $flaps->all(),
+            'top' => $flaps->outermost($this->number, true, $crease->grip),
+            'bottom' => $flaps->outermost($this->number, false, $crease->grip),
+            'flap' => $flaps->holding($this->flapPoint($setting)),
+            default => $flaps->count() === 1 ? $flaps->all()
+                : throw CannotFold::because("Beyond this crease lie {$flaps->count()} separate layers; say which move (layers: top, bottom, all, a number, or a flap).", $crease->grip),
+        };
+    }
+
+    private function flapPoint(Setting $setting): Point
+    {
+        return ($this->flap ?? throw new \LogicException('A flap is named by a point.'))->onSheet($setting);
+    }
+}

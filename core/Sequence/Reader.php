@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Sequence;
+
+/** Typed, strict access to one mapping of the parsed YAML: unknown keys and wrong types are errors with their line. */
+final class Reader
+{
+    /** @var array<string, true> */
+    private array $asked = [];
+
+    /** @param array<array-key, mixed> $map */
+    private function __construct(private readonly array $map, private readonly string $path, private readonly LineIndex $lines, public readonly ?int $step) {}
+
+    /** @throws BadSequence when it is no mapping */
+    public static function over(mixed $value, string $path, LineIndex $lines, ?int $step = null): self
+    {
+        if (! is_array($value) || ($value !== [] && array_is_list($value))) {
+            throw new BadSequence($lines->line($path), $step, ($path === '' ? 'The file' : "\"$path\"").' must be a mapping of keys to values.');
+        }
+
+        return new self($value, $path, $lines, $step);
+    }
+
+    public function line(?string $key = null): int
+    {
+        return $this->lines->line($this->at($key));
+    }
+
+    public function has(string $key): bool
+    {
+        $this->asked[$key] = true;
+
+        return array_key_exists($key, $this->map);
+    }
+
+    public function value(string $key): mixed
+    {
+        $this->asked[$key] = true;
+
+        return $this->map[$key] ?? null;
+    }
+
+    /** @throws BadSequence when missing, not text, or longer than $max characters */
+    public function text(string $key, ?string $default = null, int $max = 200): string
+    {
+        $value = $this->value($key) ?? $default;
+        if (is_int($value) || is_float($value)) {
+            $value = (string) $value;
+        }
+        if (! is_string($value) || trim($value) === '') {
+            throw $this->bad($key, $this->has($key) ? "\"$key\" must be text." : "\"$key\" is missing.");
+        }
+        if (mb_strlen($value) > $max) {
+            throw $this->bad($key, "\"$key\" has ".mb_strlen($value)." characters; at most $max are allowed.");
+        }
+
+        return trim($value);
+    }
+
+    public function optionalText(string $key, int $max = 200): ?string
+    {
+        return $this->has($key) ? $this->text($key, null, $max) : null;
+    }
+
+    /** @throws BadSequence when missing, not whole, or outside the bounds */
+    public function whole(string $key, int $min, int $max, ?int $default = null): int
+    {
+        $value = $this->value($key) ?? $default;
+        if (! is_int($value) || $value < $min || $value > $max) {
+            throw $this->bad($key, "\"$key\" must be a whole number from $min to $max.");
+        }
+
+        return $value;
+    }
+
+    /**
+     * @param  list<string>  $allowed
+     *
+     * @throws BadSequence when it is none of them
+     */
+    public function oneOf(string $key, array $allowed, ?string $default = null): string
+    {
+        $value = $this->value($key) ?? $default;
+        if (! is_string($value) || ! in_array($value, $allowed, true)) {
+            throw $this->bad($key, "\"$key\" must be one of: ".implode(', ', $allowed).'.');
+        }
+
+        return $value;
+    }
+
+    /**
+     * @return list<int>
+     *
+     * @throws BadSequence when it is not a list of whole numbers within the bounds
+     */
+    public function wholes(string $key, int $min, int $max): array
+    {
+        $list = $this->value($key) ?? [];
+        if (! is_array($list) || ! array_is_list($list)) {
+            throw $this->bad($key, "\"$key\" must be a list of step numbers.");
+        }
+        foreach ($list as $entry) {
+            if (! is_int($entry) || $entry < $min || $entry > $max) {
+                throw $this->bad($key, "\"$key\" must hold step numbers from $min to $max.");
+            }
+        }
+
+        /** @var list<int> $list */
+        return $list;
+    }
+
+    /**
+     * @return list<string>
+     *
+     * @throws BadSequence when it is not a list of short texts
+     */
+    public function texts(string $key, int $max = 300): array
+    {
+        $list = $this->value($key) ?? [];
+        if (! is_array($list) || ! array_is_list($list)) {
+            throw $this->bad($key, "\"$key\" must be a list of texts.");
+        }
+        $texts = [];
+        foreach ($list as $entry) {
+            if (! is_string($entry) || mb_strlen($entry) > $max) {
+                throw $this->bad($key, "\"$key\" must hold texts of at most $max characters.");
+            }
+            $texts[] = $entry;
+        }
+
+        return $texts;
+    }
+
+    /** @throws BadSequence naming the first key that nobody asked for */
+    public function nothingElse(): void
+    {
+        foreach (array_keys($this->map) as $key) {
+            if (! isset($this->asked[(string) $key])) {
+                throw $this->bad((string) $key, "\"$key\" is not a key that belongs here; known here: ".implode(', ', array_keys($this->asked)).'.');
+            }
+        }
+    }
+
+    public function bad(?string $key, string $reason): BadSequence
+    {
+        return new BadSequence($this->line($key), $this->step, $reason);
+    }
+
+    private function at(?string $key): string
+    {
+        return implode('.', array_filter([$this->path, $key], static fn (?string $p): bool => $p !== null && $p !== ''));
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Sequence;
+
+use Cathedra\Core\Folding\Landing;
+use Cathedra\Core\Sequence\Alignment\Alignment;
+use Cathedra\Core\Sequence\Landmark\PointRef;
+
+/** One step of a sequence as written. */
+final readonly class Step
+{
+    /**
+     * @param  int  $number  counted from 1
+     * @param  int  $line  of the file, counted from 1
+     * @param  Alignment|null  $alignment  for the kinds that crease
+     * @param  bool  $creaseAsValley  for kind crease: folded toward the folder before it is unfolded
+     * @param  'mirrored'|'behind'|null  $also  the same again, on the other side or behind
+     * @param  string|null  $name  a name for the crease, besides the step's number
+     * @param  array<string, PointRef>  $marks  points to remember, found after the step
+     * @param  string|null  $note  a lead's own words
+     * @param  list<int>  $steps  for unfold and repeat: the steps meant
+     * @param  float  $turn  for rotate: radians counterclockwise
+     * @param  bool  $upright  for turn-over: about the upright axis (else the level one)
+     * @param  'mirrored'|'behind'|null  $on  for repeat: where
+     */
+    public function __construct(
+        public int $number,
+        public int $line,
+        public FoldKind $kind,
+        public ?Alignment $alignment,
+        public Layers $layers,
+        public Landing $landing,
+        public bool $creaseAsValley,
+        public ?string $also,
+        public ?string $name,
+        public array $marks,
+        public ?string $note,
+        public array $steps,
+        public float $turn,
+        public bool $upright,
+        public ?string $on,
+    ) {}
+
+    public function label(): string
+    {
+        return (string) $this->number;
+    }
+}
