@@ -39,6 +39,12 @@ final class Flaps
         return count($this->flaps);
     }
 
+    /** How many flaps reach a place of the folded plane. */
+    public function reachingCount(Point $place): int
+    {
+        return count(array_filter($this->flaps, fn (Flap $flap): bool => $this->reaches($flap, $place)));
+    }
+
     /** @return list<int> */
     public function all(): array
     {

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Diagram;
+
+/**
+ * What one picture shows, independent of how it is drawn: millimetres of the folded plane, x right, y up, with the frame
+ * that holds it all. Two renderers draw it: SvgRenderer here and FoldPicture.vue in the browser.
+ *
+ * @phpstan-type Pair array{float, float}
+ * @phpstan-type SceneFace array{points: list<Pair>, side: 'front'|'back', moving: bool, depth: int}
+ * @phpstan-type SceneLine array{kind: 'raw'|'folded'|'crease', from: Pair, to: Pair}
+ * @phpstan-type SceneItem array{type: 'face', face: SceneFace}|array{type: 'line', line: SceneLine}
+ * @phpstan-type SceneFold array{kind: 'valley'|'mountain', from: Pair, to: Pair}
+ * @phpstan-type SceneArrow array{kind: 'fold'|'fold-unfold'|'behind', from: Pair, bend: Pair, to: Pair}
+ */
+final readonly class Scene
+{
+    /**
+     * @param  array{float, float, float, float}  $frame  left, bottom, width, height
+     * @param  list<SceneItem>  $items  in paint order
+     * @param  list<SceneFold>  $folds  fold lines of the coming step
+     * @param  list<SceneArrow>  $arrows
+     * @param  list<Pair>  $dots  landmarks that are being matched
+     * @param  list<string>  $signs  turn-over, rotate-clockwise, rotate-counterclockwise, repeat-behind, unfold
+     */
+    public function __construct(
+        public array $frame,
+        public array $items,
+        public array $folds,
+        public array $arrows,
+        public array $dots,
+        public array $signs,
+    ) {}
+
+    /** @return array<string, mixed> plain arrays for JSON, numbers to 0.01 mm */
+    public function toArray(): array
+    {
+        $round = static function (mixed $value) use (&$round): mixed {
+            return is_array($value) ? array_map($round, $value) : (is_float($value) ? round($value, 2) + 0.0 : $value);
+        };
+
+        return ['frame' => $round($this->frame), 'items' => $round($this->items), 'folds' => $round($this->folds),
+            'arrows' => $round($this->arrows), 'dots' => $round($this->dots), 'signs' => $this->signs];
+    }
+}

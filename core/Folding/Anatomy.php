@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Folding;
+
+use Cathedra\Core\Geometry\Line;
+use Cathedra\Core\Geometry\Point;
+
+/** What can be said about a folded state by looking at it; computed from geometry, once, when asked. */
+final class Anatomy
+{
+    public readonly Outline $outline;
+
+    public readonly Compass $compass;
+
+    private ?Stacks $stacks = null;
+
+    private function __construct(public readonly FoldedState $state)
+    {
+        $this->outline = Outline::of($state);
+        $this->compass = new Compass($this->outline, $state->sheet->diagonal());
+    }
+
+    public static function of(FoldedState $state): self
+    {
+        return new self($state);
+    }
+
+    public function stacks(): Stacks
+    {
+        return $this->stacks ??= Stacks::of($this->state);
+    }
+
+    /**
+     * How many points at an outline corner can be moved apart, and the layers there. One loose point of several layers
+     * is closed: its layers hang together.
+     *
+     * @return array{loose: int, layers: int}
+     */
+    public function cornerAt(int $corner): array
+    {
+        $points = $this->outline->corners;
+        $n = count($points);
+        $tip = $points[$corner];
+        $before = $points[($corner + $n - 1) % $n];
+        $after = $points[($corner + 1) % $n];
+        $near = 0.02 * min($tip->distanceTo($before), $tip->distanceTo($after));
+        $inward = $before->minus($tip)->unit()->plus($after->minus($tip)->unit());
+        if ($inward->length() < 1e-6) {
+            return ['loose' => 1, 'layers' => 1];
+        }
+        $cut = Line::along($tip->plus($inward->unit()->times($near)), $inward->turnedLeft());
+        $cut = $cut->distanceTo($tip) > 0 ? $cut : $cut->reversed();
+        $flaps = Flaps::beyond($this->state, $cut)->reachingCount($tip);
+        $probe = $tip->plus($inward->unit()->times($near / 2));
+
+        return ['loose' => $flaps, 'layers' => count(Stacks::facesAt($this->state, $probe))];
+    }
+
+    /**
+     * Whether the paper is open (only raw edges), closed (only folds) or both along a side of the outline.
+     *
+     * @return 'open'|'closed'|'mixed'
+     */
+    public function sideKind(int $side): string
+    {
+        [$a, $b] = $this->outline->sides()[$side];
+        $line = Line::through($a, $b) ?? throw new \LogicException('A side has length.');
+        $tolerance = $this->state->tolerance->length * 100;
+        $raw = 0.0;
+        $folded = 0.0;
+        foreach ($this->state->pattern->edges as $edge) {
+            [$p, $q] = $this->state->ends($edge);
+            if (abs($line->distanceTo($p)) > $tolerance || abs($line->distanceTo($q)) > $tolerance) {
+                continue;
+            }
+            if ($edge->assignment->isRaw()) {
+                $raw += $p->distanceTo($q);
+            } elseif ($edge->assignment->isFolded()) {
+                $folded += $p->distanceTo($q);
+            }
+        }
+
+        return match (true) {
+            $folded < $tolerance => 'open',
+            $raw < $tolerance => 'closed',
+            default => 'mixed',
+        };
+    }
+
+    /** Share of the silhouette, 0 to 1, that shows the sheet's front to the folder (or, from below, to the table). */
+    public function frontShare(bool $fromAbove = true): float
+    {
+        $front = 0.0;
+        $all = 0.0;
+        foreach ($this->stacks()->cells as $cell) {
+            $area = $cell['polygon']->area();
+            $face = $fromAbove ? $cell['faces'][0] : $cell['faces'][count($cell['faces']) - 1];
+            $all += $area;
+            $front += $this->state->frontUp[$face] === $fromAbove ? $area : 0.0;
+        }
+
+        return $all > 0 ? $front / $all : 0.0;
+    }
+
+    public function mostLayers(): int
+    {
+        return $this->stacks()->mostLayers();
+    }
+
+    /** The plain name of the outline. */
+    public function shape(): Shape
+    {
+        return Shape::of($this->outline->corners, $this->state->sheet->diagonal());
+    }
+
+    /** Whether the outline is its own mirror image about the upright line through the middle. */
+    public function isSymmetric(): bool
+    {
+        $x = $this->state->box()->centre()->x;
+        foreach ($this->outline->corners as $p) {
+            if ($this->outline->cornerAt(new Point(2 * $x - $p->x, $p->y)) === null) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Wording;
+
+use Cathedra\Core\Folding\Anatomy;
+use Cathedra\Core\Folding\Edge;
+use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Geometry\Line;
+use Cathedra\Core\Geometry\Point;
+
+/** Says points and lines of a state in a folder's words, from where they lie, whatever the sequence called them. */
+final readonly class Places
+{
+    private Anatomy $anatomy;
+
+    private float $near;
+
+    public function __construct(private FoldedState $state, private Phrasebook $words)
+    {
+        $this->anatomy = Anatomy::of($state);
+        $this->near = 1e-5 * $state->sheet->diagonal();
+    }
+
+    public function point(Point $p): string
+    {
+        $outline = $this->anatomy->outline;
+        $corner = $outline->cornerAt($p);
+        if ($corner !== null && ($name = $this->anatomy->compass->nameOfCorner($corner)) !== null) {
+            return $this->words->say('points', 'corner', ['direction' => $this->words->say('directions', $name->value)]);
+        }
+        $side = $outline->sideThrough($p);
+        if ($side !== null && ($name = $this->anatomy->compass->nameOfSide($side)) !== null) {
+            [$a, $b] = $outline->sides()[$side];
+            $key = $a->toward($b, 0.5)->distanceTo($p) < $this->near ? 'middle-of-edge' : 'on-edge';
+
+            return $this->words->say('points', $key, ['direction' => $this->words->say('directions', $name->value)]);
+        }
+
+        return $this->words->say('points', $this->inside($p));
+    }
+
+    public function line(Line $line): string
+    {
+        foreach ($this->anatomy->outline->sides() as $i => [$a, $b]) {
+            $name = $this->anatomy->compass->nameOfSide($i);
+            if ($name !== null && abs($line->distanceTo($a)) < $this->near && abs($line->distanceTo($b)) < $this->near) {
+                return $this->words->say('lines', 'edge', ['direction' => $this->words->say('directions', $name->value)]);
+            }
+        }
+        $centre = $this->state->box()->centre();
+        if (abs($line->distanceTo($centre)) < $this->near && (abs($line->normal->x) < 1e-6 || abs($line->normal->y) < 1e-6)) {
+            return $this->words->say('lines', abs($line->normal->y) < 1e-6 ? 'upright-middle' : 'level-middle');
+        }
+
+        return $this->words->say('lines', $this->creasesOn($line) ? 'crease' : 'line');
+    }
+
+    private function inside(Point $p): string
+    {
+        $through = array_filter($this->state->pattern->creases(), function (Edge $edge) use ($p): bool {
+            [$a, $b] = $this->state->ends($edge);
+
+            return $a->distanceTo($p) + $p->distanceTo($b) - $a->distanceTo($b) < $this->near;
+        });
+        if ($p->distanceTo($this->state->box()->centre()) < $this->near) {
+            return 'centre';
+        }
+        foreach ([[0, 0], [1, 0], [1, 1], [0, 1]] as [$u, $v]) {
+            if ($this->state->positionOf($this->state->sheet->at($u, $v))?->distanceTo($p) < $this->near) {
+                return 'tip';
+            }
+        }
+
+        return match (true) {
+            count($through) > 1 => 'crossing',
+            $through !== [] => 'on-crease',
+            default => 'place',
+        };
+    }
+
+    private function creasesOn(Line $line): bool
+    {
+        foreach ($this->state->pattern->creases() as $edge) {
+            [$a, $b] = $this->state->ends($edge);
+            if (abs($line->distanceTo($a)) < $this->near && abs($line->distanceTo($b)) < $this->near) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}
