@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Pacing;
+
+/**
+ * The timed order of a lesson. Deterministic: at a step all wait for the slowest learner one must expect, whose pace is
+ * the n/(n+1) quantile of the spread between learners (the expected place of the slowest of n), and for the queue at the
+ * helpers. Times in seconds from the start of the slot.
+ *
+ * @phpstan-type Line array{kind: 'block'|'step'|'checkpoint', key: string, step: int|null, start: int, seconds: int}
+ */
+final readonly class RunSheet
+{
+    /**
+     * @param  list<Line>  $lines  in order; each starts when the one before ends
+     * @param  int  $needed  seconds from the start to the end of the last line
+     * @param  int  $slot  seconds the slot has
+     */
+    private function __construct(public array $lines, public int $needed, public int $slot) {}
+
+    /** Positive: seconds to spare. Negative: seconds too many. */
+    public function spare(): int
+    {
+        return $this->slot - $this->needed;
+    }
+
+    /**
+     * @param  list<StepLoad>  $steps
+     * @param  int  $squaring  seconds of squaring inside the lesson; 0 when the paper is square before
+     * @param  int  $slotMinutes  5 to 480
+     *
+     * @throws BadPlan
+     */
+    public static function plan(Room $room, array $steps, int $difficulty, int $slotMinutes, int $squaring, BaseTimes $times): self
+    {
+        if ($slotMinutes < 5 || $slotMinutes > 480) {
+            throw new BadPlan("A slot has 5 to 480 minutes, not $slotMinutes; its end must lie after its start.");
+        }
+        $age = $times->ages[$room->ageBand]['factor'] ?? throw new BadPlan("There is no age band called \"{$room->ageBand}\".");
+        $pace = $age * exp($times->spread * Normal::quantile($room->learners / ($room->learners + 1)));
+        $queue = self::queue($room, $times->stuckRate[$difficulty] ?? 0.0, $times->helpSeconds);
+        $blocks = [['block', 'arrive', null, (float) $times->blocks['arrive']], ['block', 'hand-out', null, (float) $times->blocks['hand_out']]];
+        if ($squaring > 0) {
+            $blocks[] = ['block', 'squaring', null, (float) $squaring];
+        }
+        foreach ($steps as $i => $step) {
+            $blocks[] = ['step', $step->fold, $i + 1, self::step($step, $pace, $times) + ($step->layers > 1 || $step->twice ? $queue : $queue / 2)];
+            if ($step->checkpoint) {
+                $blocks[] = ['checkpoint', 'checkpoint', $i + 1, (float) $times->blocks['checkpoint']];
+            }
+        }
+        $blocks[] = ['block', 'clear', null, (float) $times->blocks['clear']];
+
+        return self::laid($blocks, $slotMinutes * 60);
+    }
+
+    /** Demonstration and the slowest learner's folding time, seconds. */
+    private static function step(StepLoad $step, float $pace, BaseTimes $times): float
+    {
+        $base = $times->folds[$step->fold] ?? throw new BadPlan("There is no base time for the fold \"{$step->fold}\".");
+        $layers = 1 + $times->layersFactor * max(0, $step->layers - 2);
+
+        return $base['show'] + $base['fold'] * ($step->twice ? $times->alsoFactor : 1) * $layers * $pace;
+    }
+
+    /** Seconds until the last of the learners who are stuck has been helped; the lead helps too. */
+    private static function queue(Room $room, float $stuckRate, float $helpSeconds): float
+    {
+        return ceil($room->learners * $stuckRate / ($room->helpers + 1)) * $helpSeconds;
+    }
+
+    /** @param list<array{'block'|'step'|'checkpoint', string, int|null, float}> $blocks */
+    private static function laid(array $blocks, int $slot): self
+    {
+        $lines = [];
+        $at = 0.0;
+        foreach ($blocks as [$kind, $key, $step, $seconds]) {
+            $start = (int) round($at);
+            $at += $seconds;
+            $lines[] = ['kind' => $kind, 'key' => $key, 'step' => $step, 'start' => $start, 'seconds' => (int) round($at) - $start];
+        }
+
+        return new self($lines, (int) round($at), $slot);
+    }
+}
