@@ -2,6 +2,33 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\GroupController;
+use App\Http\Controllers\HomeController;
+use App\Http\Controllers\LessonController;
+use App\Http\Controllers\ModelController;
+use App\Http\Controllers\SessionController;
+use App\Http\Controllers\StockController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('ping', fn () => response()->json(['ok' => true]));
+Route::post('sign-in', [SessionController::class, 'store'])->middleware('throttle:30,1');
+
+Route::middleware(['auth', 'throttle:api'])->group(function (): void {
+    Route::get('me', [SessionController::class, 'show']);
+    Route::post('sign-out', [SessionController::class, 'destroy']);
+    Route::get('home', HomeController::class);
+
+    Route::get('models', [ModelController::class, 'index']);
+    Route::get('models/{model}', [ModelController::class, 'show'])->where('model', '[a-z0-9-]+');
+    Route::get('models/{model}/steps/{step}.svg', [ModelController::class, 'picture'])->where(['model' => '[a-z0-9-]+', 'step' => '\d{1,3}']);
+
+    Route::get('groups/{group}/wall', [GroupController::class, 'wall']);
+    Route::apiResource('groups', GroupController::class)->except('show');
+    Route::apiResource('stocks', StockController::class)->except('show');
+    Route::apiResource('lessons', LessonController::class);
+    Route::put('lessons/{lesson}/position', [LessonController::class, 'position']);
+    Route::post('lessons/{lesson}/marks', [LessonController::class, 'mark']);
+    Route::delete('lessons/{lesson}/marks/{key}', [LessonController::class, 'unmark'])->whereUuid('key');
+    Route::post('lessons/{lesson}/close', [LessonController::class, 'close']);
+    Route::put('lessons/{lesson}/finishes', [LessonController::class, 'finish']);
+});

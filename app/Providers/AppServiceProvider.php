@@ -4,19 +4,41 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Library\LibraryFiles;
+use App\Models\User;
+use Illuminate\Auth\AuthenticationException;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    public function register(): void
+    {
+        $this->app->singleton(LibraryFiles::class, static fn (): LibraryFiles => new LibraryFiles((string) config('cathedra.library')));
+    }
+
     public function boot(): void
     {
+        $this->bindOwnRecords();
         Model::shouldBeStrict(! $this->app->isProduction());
         JsonResource::withoutWrapping();
         RateLimiter::for('api', fn (Request $request): Limit => Limit::perMinute(3000)->by((string) ($request->user()?->getAuthIdentifier() ?? $request->ip())));
+    }
+
+    /** Route parameters find only what belongs to the organisation of whoever is signed in. */
+    private function bindOwnRecords(): void
+    {
+        foreach (['group' => 'groups', 'stock' => 'stocks', 'lesson' => 'lessons'] as $parameter => $relation) {
+            Route::bind($parameter, static function (string $id) use ($relation): Model {
+                $user = auth()->user();
+
+                return $user instanceof User ? $user->organisation->{$relation}()->findOrFail((int) $id) : throw new AuthenticationException;
+            });
+        }
     }
 }

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Library\LibraryFiles;
+use Cathedra\Core\CathedraException;
+use Cathedra\Core\Folding\FoldDocument;
+use Cathedra\Core\Sequence\FoldedStep;
+use Cathedra\Core\Sequence\Folder;
+use Cathedra\Core\Sequence\Loader;
+use Cathedra\Core\Wording\StepText;
+use Illuminate\Console\Command;
+
+/** Folds a sequence and prints one FOLD document on standard output. Needs no database. */
+final class FoldCommand extends Command
+{
+    protected $signature = 'cathedra:fold {file : a library name or the path of a sequence} {--side=150 : shorter side of the sheet, mm}';
+
+    protected $description = 'Fold a sequence and print it as a FOLD document';
+
+    public function handle(LibraryFiles $files): int
+    {
+        $file = (string) $this->argument('file');
+        $text = $files->text($file) ?? (is_file($file) && is_readable($file) ? (string) file_get_contents($file, length: 1_000_000) : null);
+        if ($text === null) {
+            return $this->refuse("There is no model \"$file\" on the shelf and no such file. On the shelf: ".implode(', ', $files->slugs()).'.');
+        }
+        $side = (string) $this->option('side');
+        if (! is_numeric($side)) {
+            return $this->refuse('The side must be a number of millimetres.');
+        }
+        try {
+            $folded = Folder::fold(Loader::load(basename($file, '.yaml'), $text), (float) $side);
+            $words = $files->words();
+            $steps = array_map(static fn (FoldedStep $s): array => ['state' => $s->after, 'fold' => $s->step->kind->value, 'text' => StepText::of($s, $words)->sentence], $folded->steps);
+        } catch (CathedraException $e) {
+            return $this->refuse($e->getMessage());
+        }
+        $this->output->writeln((string) json_encode(FoldDocument::of($folded->sequence->title, $folded->start, $steps), JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR), 16);
+
+        return self::SUCCESS;
+    }
+
+    private function refuse(string $reason): int
+    {
+        fwrite(STDERR, 'cathedra: '.strtr($reason, ["\n" => ' '])."\n");
+
+        return self::FAILURE;
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Data;
+
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(required: ['learner', 'outcome', 'step'])]
+final readonly class FinishData
+{
+    public function __construct(
+        #[OA\Property]
+        public int $learner,
+        #[OA\Property(enum: ['alone', 'help', 'stopped', 'away'])]
+        public string $outcome,
+        #[OA\Property(description: 'where the learner stopped')]
+        public ?int $step,
+    ) {}
+}

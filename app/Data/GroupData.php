@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Data;
+
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(required: ['id', 'name', 'age_band', 'age_label', 'helpers', 'learners'])]
+final readonly class GroupData
+{
+    /** @param list<LearnerData> $learners */
+    public function __construct(
+        #[OA\Property]
+        public int $id,
+        #[OA\Property]
+        public string $name,
+        #[OA\Property]
+        public string $age_band,
+        #[OA\Property]
+        public string $age_label,
+        #[OA\Property]
+        public int $helpers,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: '#/components/schemas/LearnerData'))]
+        public array $learners,
+    ) {}
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Data;
+
+use OpenApi\Attributes as OA;
+
+/** The answer to "what paper, how cut": squares for everybody from one stock. Lengths in mm. */
+#[OA\Schema(required: ['stock', 'method', 'side_mm', 'largest_mm', 'by_diagonal', 'strip_mm', 'further_mm', 'per_sheet', 'squares', 'spares', 'spare_reason', 'sheets', 'short', 'drawing', 'finished_mm', 'steps', 'caution', 'problem'])]
+final readonly class PaperData
+{
+    /**
+     * @param  list<float>  $further_mm
+     * @param  list<array{x_mm: float, y_mm: float, side_mm: float}>  $drawing
+     * @param  array{float, float}  $finished_mm
+     * @param  list<string>  $steps
+     */
+    public function __construct(
+        #[OA\Property(ref: '#/components/schemas/StockData')]
+        public StockData $stock,
+        #[OA\Property(enum: ['scissors', 'tear'])]
+        public string $method,
+        #[OA\Property]
+        public float $side_mm,
+        #[OA\Property(description: 'the largest square this stock gives')]
+        public float $largest_mm,
+        #[OA\Property(description: 'one square per sheet by folding a corner over')]
+        public bool $by_diagonal,
+        #[OA\Property]
+        public float $strip_mm,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'number'))]
+        public array $further_mm,
+        #[OA\Property]
+        public int $per_sheet,
+        #[OA\Property(description: 'wanted in all, spares included')]
+        public int $squares,
+        #[OA\Property]
+        public int $spares,
+        #[OA\Property]
+        public string $spare_reason,
+        #[OA\Property]
+        public int $sheets,
+        #[OA\Property(description: 'sheets missing in the cupboard')]
+        public int $short,
+        #[OA\Property(type: 'array', items: new OA\Items(required: ['x_mm', 'y_mm', 'side_mm'], properties: [new OA\Property(property: 'x_mm', type: 'number'), new OA\Property(property: 'y_mm', type: 'number'), new OA\Property(property: 'side_mm', type: 'number')], type: 'object'))]
+        public array $drawing,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'number'))]
+        public array $finished_mm,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $steps,
+        #[OA\Property]
+        public string $caution,
+        #[OA\Property(description: 'why there is no plan; null when there is one')]
+        public ?string $problem,
+    ) {}
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Data;
+
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(required: ['id', 'name', 'width_mm', 'height_mm', 'grammage', 'count', 'square_mm', 'strip_mm'])]
+final readonly class StockData
+{
+    public function __construct(
+        #[OA\Property]
+        public int $id,
+        #[OA\Property]
+        public string $name,
+        #[OA\Property]
+        public float $width_mm,
+        #[OA\Property]
+        public float $height_mm,
+        #[OA\Property]
+        public ?int $grammage,
+        #[OA\Property(description: 'null: plenty')]
+        public ?int $count,
+        #[OA\Property(description: 'side of the square by the diagonal fold')]
+        public float $square_mm,
+        #[OA\Property(description: 'width of the strip that is removed')]
+        public float $strip_mm,
+    ) {}
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Data\HomeData;
+use App\Library\LessonSheet;
+use App\Library\ModelShelf;
+use App\Models\FinishRecord;
+use App\Models\Lesson;
+use App\Models\Organisation;
+use Carbon\CarbonImmutable;
+use Cathedra\Core\Progress\Finish;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+
+final class HomeController extends Controller
+{
+    /** Lessons listed before and after the next one. */
+    private const LISTED = 6;
+
+    public function __construct(private readonly LessonSheet $sheet, private readonly ModelShelf $shelf) {}
+
+    #[OA\Get(path: '/api/home', operationId: 'home', responses: [new OA\Response(response: 200, description: 'what is next', content: new OA\JsonContent(ref: '#/components/schemas/HomeData'))])]
+    public function __invoke(Request $request): JsonResponse
+    {
+        $organisation = $this->organisation($request);
+        $today = CarbonImmutable::now()->startOfDay();
+        $open = $organisation->lessons()->with(LessonSheet::WITH)->whereNull('ended_at')->where('starts_at', '>=', $today)->orderByRaw('started_at IS NULL')->orderBy('starts_at')->limit(self::LISTED + 1)->get();
+        $taught = $organisation->lessons()->with(LessonSheet::WITH)->whereNotNull('ended_at')->orderByDesc('starts_at')->limit(self::LISTED)->get();
+        $cards = $open->map($this->sheet->card(...));
+
+        return response()->json(new HomeData($cards->first(), $cards->slice(1)->values()->all(), $taught->map($this->sheet->card(...))->values()->all(), $this->unfinished($organisation)));
+    }
+
+    /** @return list<array{group: string, group_id: int, model_title: string, names: list<string>}> who stopped and has not finished since */
+    private function unfinished(Organisation $organisation): array
+    {
+        $records = FinishRecord::query()->with(['lesson.group.learners'])->whereHas('lesson', fn ($q) => $q->where('organisation_id', $organisation->id)->where('starts_at', '>=', CarbonImmutable::now()->subDays(60)))->get();
+        $best = [];
+        foreach ($records as $record) {
+            $key = $record->learner_id.' '.$record->lesson->model;
+            if (! isset($best[$key]) || $record->outcome->rank() > $best[$key]->outcome->rank()) {
+                $best[$key] = $record;
+            }
+        }
+        $lists = [];
+        foreach ($best as $record) {
+            if ($record->outcome !== Finish::Stopped) {
+                continue;
+            }
+            $lesson = $record->lesson;
+            $at = $lesson->group_id.' '.$lesson->model;
+            $lists[$at] ??= ['group' => $lesson->group->name, 'group_id' => $lesson->group_id, 'model_title' => $this->title($lesson), 'names' => []];
+            $lists[$at]['names'][] = (string) $lesson->group->learners->firstWhere('id', $record->learner_id)?->name;
+        }
+
+        return array_values($lists);
+    }
+
+    private function title(Lesson $lesson): string
+    {
+        return $this->shelf->model($lesson->model)->summary->title;
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Stock;
+use App\Rules\PlainText;
+use Illuminate\Validation\Rule;
+
+final class StockRequest extends ApiRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        $stock = $this->route('stock');
+
+        return [
+            'name' => ['required', 'string', 'max:80', new PlainText, Rule::unique('stocks')->where('organisation_id', $this->organisation()->id)->ignore($stock instanceof Stock ? $stock->id : null)],
+            'width_mm' => ['required', 'numeric', 'between:10,2000'],
+            'height_mm' => ['required', 'numeric', 'between:10,2000'],
+            'grammage' => ['nullable', 'integer', 'between:10,600'],
+            'count' => ['nullable', 'integer', 'between:0,1000000'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'name.required' => 'Give the paper a name.',
+            'name.max' => 'The name is too long; 80 characters are enough.',
+            'name.unique' => 'There is paper of this name already.',
+            'width_mm.*' => 'The width must be a number between 10 and 2000 mm.',
+            'height_mm.*' => 'The height must be a number between 10 and 2000 mm.',
+            'grammage.*' => 'The grammage must be between 10 and 600 g/m2, or empty.',
+            'count.*' => 'The count must be a whole number from 0 to 1,000,000, or empty for plenty.',
+        ];
+    }
+}

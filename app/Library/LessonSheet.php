@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library;
+
+use App\Data\FinishData;
+use App\Data\GroupData;
+use App\Data\LearnerData;
+use App\Data\LessonCard;
+use App\Data\LessonData;
+use App\Data\MarkData;
+use App\Data\PaperData;
+use App\Data\PlanData;
+use App\Models\FinishRecord;
+use App\Models\Group;
+use App\Models\Learner;
+use App\Models\Lesson;
+use App\Models\Mark;
+use Carbon\CarbonImmutable;
+use Cathedra\Core\Pacing\Room;
+use Cathedra\Core\Pacing\RunSheet;
+use Cathedra\Core\Progress\Finish;
+
+/** A lesson with everything the core computes for it: paper, plan, and how far it has come. */
+final readonly class LessonSheet
+{
+    /** Relations a lesson must bring along, so that nothing is loaded one by one. */
+    public const WITH = ['group.learners', 'stock', 'finishes'];
+
+    public function __construct(private ModelShelf $shelf, private PaperBench $bench, private LibraryFiles $files) {}
+
+    public function full(Lesson $lesson): LessonData
+    {
+        $lesson->loadMissing([...self::WITH, 'marks']);
+        $paper = $this->paper($lesson);
+        $plan = $this->plan($lesson);
+
+        return new LessonData(
+            $this->cardFrom($lesson, $paper, $plan),
+            $this->group($lesson->group),
+            $lesson->helpers,
+            $lesson->stock_id,
+            $lesson->side_mm,
+            $lesson->method,
+            $lesson->square_in_lesson,
+            $paper,
+            new PlanData($plan->lines, self::minutes($plan->needed), $lesson->minutes, intdiv($plan->spare(), 60), $plan->spare() >= 0, $this->files->times()->source),
+            $lesson->marks->map(fn (Mark $m): MarkData => new MarkData($m->key, $m->learner_id, $m->step, $m->kind))->values()->all(),
+            $lesson->finishes->map(fn (FinishRecord $f): FinishData => new FinishData($f->learner_id, $f->outcome->value, $f->step))->values()->all(),
+            $lesson->started_at === null ? null : $lesson->started_at->getTimestampMs(),
+            $lesson->ended_at === null ? null : $lesson->ended_at->getTimestampMs(),
+            $lesson->bell()->getTimestampMs(),
+            CarbonImmutable::now()->getTimestampMs(),
+        );
+    }
+
+    public function card(Lesson $lesson): LessonCard
+    {
+        $lesson->loadMissing(self::WITH);
+
+        return $this->cardFrom($lesson, $this->paper($lesson), $this->plan($lesson));
+    }
+
+    public function group(Group $group): GroupData
+    {
+        $group->loadMissing('learners');
+        $learners = $group->learners->map(fn (Learner $l): LearnerData => new LearnerData($l->id, $l->name, $l->seat))->values()->all();
+
+        return new GroupData($group->id, $group->name, $group->age_band, $this->files->times()->ages[$group->age_band]['label'] ?? $group->age_band, $group->helpers, $learners);
+    }
+
+    private function cardFrom(Lesson $lesson, ?PaperData $paper, RunSheet $plan): LessonCard
+    {
+        $model = $this->shelf->model($lesson->model)->summary;
+
+        return new LessonCard($lesson->id, $lesson->model, $model->title, $lesson->group_id, $lesson->group->name, $lesson->group->learners->count(),
+            $lesson->starts_at->format('Y-m-d\TH:i'), $lesson->minutes, self::minutes($plan->needed), $plan->spare() >= 0,
+            $lesson->ended_at !== null ? 'taught' : ($lesson->started_at !== null ? 'teaching' : 'planned'), $lesson->step, $model->steps,
+            $lesson->paper_ready, $paper?->short, $paper?->sheets,
+            $lesson->finishes->filter(fn (FinishRecord $f): bool => in_array($f->outcome, [Finish::Alone, Finish::WithHelp], true))->count());
+    }
+
+    private function paper(Lesson $lesson): ?PaperData
+    {
+        return $lesson->stock === null ? null : $this->bench->forLesson($lesson->stock, self::learners($lesson), $lesson->side_mm, $lesson->method, $this->shelf->model($lesson->model)->summary);
+    }
+
+    private function plan(Lesson $lesson): RunSheet
+    {
+        $times = $this->files->times();
+        $room = new Room(self::learners($lesson), $lesson->helpers, $lesson->group->age_band);
+        $squaring = $lesson->square_in_lesson ? (int) round($this->bench->squaringSeconds($lesson->method) * ($times->ages[$room->ageBand]['factor'] ?? 1)) : 0;
+
+        return RunSheet::plan($room, $this->shelf->loads($lesson->model), $this->shelf->model($lesson->model)->summary->difficulty, $lesson->minutes, $squaring, $times);
+    }
+
+    /** An empty group is planned for one, so that the plan can be looked at before names are in. */
+    private static function learners(Lesson $lesson): int
+    {
+        return max(1, $lesson->group->learners->count());
+    }
+
+    private static function minutes(int $seconds): int
+    {
+        return (int) ceil($seconds / 60);
+    }
+}

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library;
+
+use App\Data\ModelData;
+use App\Data\ModelSummary;
+use App\Data\StepData;
+use Cathedra\Core\Diagram\SceneBuilder;
+use Cathedra\Core\Folding\Anatomy;
+use Cathedra\Core\Pacing\StepLoad;
+use Cathedra\Core\Sequence\FoldedModel;
+use Cathedra\Core\Sequence\FoldedStep;
+use Cathedra\Core\Sequence\Folder;
+use Cathedra\Core\Wording\Checks;
+use Cathedra\Core\Wording\Phrasebook;
+use Cathedra\Core\Wording\StepText;
+use Illuminate\Contracts\Cache\Repository;
+
+/** The models, folded once and kept under a key made of everything the result depends on; safe to delete at any time. */
+final readonly class ModelShelf
+{
+    /** Side of the square that step texts with a measure speak of, mm. Sizes scale with the sheet. */
+    public const SIDE = 150.0;
+
+    public function __construct(private LibraryFiles $files, private Repository $cache) {}
+
+    /** @return list<ModelSummary> easiest first */
+    public function all(): array
+    {
+        $models = array_map(fn (string $slug): ModelSummary => $this->model($slug)->summary, $this->files->slugs());
+        usort($models, static fn (ModelSummary $a, ModelSummary $b): int => [$a->difficulty, $a->title] <=> [$b->difficulty, $b->title]);
+
+        return $models;
+    }
+
+    public function has(string $slug): bool
+    {
+        return $this->files->has($slug);
+    }
+
+    public function model(string $slug): ModelData
+    {
+        return $this->kept($slug)['model'];
+    }
+
+    /** @return list<StepLoad> */
+    public function loads(string $slug): array
+    {
+        return $this->kept($slug)['loads'];
+    }
+
+    public function folded(string $slug): FoldedModel
+    {
+        return Folder::fold($this->files->sequence($slug), self::SIDE);
+    }
+
+    /** @return array{model: ModelData, loads: list<StepLoad>} */
+    private function kept(string $slug): array
+    {
+        $key = "model:$slug:".$this->files->version($slug);
+        $kept = $this->cache->get($key);
+        if (! is_array($kept) || ! ($kept['model'] ?? null) instanceof ModelData) {
+            $kept = $this->make($slug);
+            $this->cache->put($key, $kept, 60 * 60 * 24 * 30);
+        }
+
+        /** @var array{model: ModelData, loads: list<StepLoad>} $kept */
+        return $kept;
+    }
+
+    /** @return array{model: ModelData, loads: list<StepLoad>} */
+    private function make(string $slug): array
+    {
+        $folded = $this->folded($slug);
+        $sequence = $folded->sequence;
+        $words = $this->files->words();
+        $end = Anatomy::of($folded->end());
+        $box = $folded->end()->box();
+        $steps = array_map(fn (FoldedStep $step): StepData => $this->step($step, $folded, $words), $folded->steps);
+        $names = array_values(array_unique(array_map(static fn (StepData $s): string => $s->name, $steps)));
+        $summary = new ModelSummary($slug, $sequence->title, $sequence->about, $sequence->difficulty, $sequence->ageFrom, count($steps), $names,
+            $end->mostLayers(), round($box->width() / self::SIDE, 4), round($box->height() / self::SIDE, 4), SceneBuilder::ofState($folded->end())->toArray());
+        $model = new ModelData($summary, $sequence->sideUp->value, $sequence->ratio, $sequence->cautions, $steps, Checks::of($folded->end(), $words));
+        $loads = array_map(static fn (FoldedStep $step): StepLoad => StepLoad::of($step, in_array($step->step->number, $sequence->checkpoints, true)), $folded->steps);
+
+        return ['model' => $model, 'loads' => $loads];
+    }
+
+    private function step(FoldedStep $step, FoldedModel $folded, Phrasebook $words): StepData
+    {
+        $text = StepText::of($step, $words);
+        $number = $step->step->number;
+
+        return new StepData($number, $text->name, $text->sentence, $step->step->note, Checks::of($step->after, $words),
+            SceneBuilder::before($step)->toArray(), SceneBuilder::ofState($step->after)->toArray(), Anatomy::of($step->after)->mostLayers(),
+            in_array($number, $folded->sequence->checkpoints, true), in_array($number, $folded->sequence->resting, true));
+    }
+}

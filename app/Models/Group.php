@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * @property int $id
+ * @property int $organisation_id
+ * @property string $name
+ * @property string $age_band
+ * @property int $helpers
+ * @property Collection<int, Learner> $learners
+ */
+final class Group extends Model
+{
+    protected $guarded = [];
+
+    /** @return HasMany<Learner, $this> */
+    public function learners(): HasMany
+    {
+        return $this->hasMany(Learner::class)->orderBy('seat');
+    }
+
+    /** @return HasMany<Lesson, $this> */
+    public function lessons(): HasMany
+    {
+        return $this->hasMany(Lesson::class)->orderBy('starts_at');
+    }
+}

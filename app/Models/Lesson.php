@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * @property int $id
+ * @property int $organisation_id
+ * @property int $group_id
+ * @property int|null $stock_id
+ * @property string $model library name of the model
+ * @property CarbonImmutable $starts_at
+ * @property int $minutes
+ * @property int $helpers
+ * @property float|null $side_mm wanted square; null: the largest the sheet gives
+ * @property string $method scissors or tear
+ * @property bool $square_in_lesson
+ * @property bool $paper_ready
+ * @property int $step the step being taught, 0 before the first
+ * @property CarbonImmutable|null $started_at
+ * @property CarbonImmutable|null $ended_at
+ * @property Group $group
+ * @property Stock|null $stock
+ * @property Collection<int, Mark> $marks
+ * @property Collection<int, FinishRecord> $finishes
+ */
+final class Lesson extends Model
+{
+    protected $guarded = [];
+
+    protected $attributes = ['method' => 'scissors', 'square_in_lesson' => false, 'paper_ready' => false, 'step' => 0];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return [
+            'starts_at' => 'immutable_datetime', 'minutes' => 'integer', 'helpers' => 'integer', 'side_mm' => 'float',
+            'square_in_lesson' => 'boolean', 'paper_ready' => 'boolean', 'step' => 'integer',
+            'started_at' => 'immutable_datetime', 'ended_at' => 'immutable_datetime',
+        ];
+    }
+
+    /** @return BelongsTo<Group, $this> */
+    public function group(): BelongsTo
+    {
+        return $this->belongsTo(Group::class);
+    }
+
+    /** @return BelongsTo<Stock, $this> */
+    public function stock(): BelongsTo
+    {
+        return $this->belongsTo(Stock::class);
+    }
+
+    /** @return HasMany<Mark, $this> */
+    public function marks(): HasMany
+    {
+        return $this->hasMany(Mark::class)->orderBy('at')->orderBy('id');
+    }
+
+    /** @return HasMany<FinishRecord, $this> */
+    public function finishes(): HasMany
+    {
+        return $this->hasMany(FinishRecord::class);
+    }
+
+    public function bell(): CarbonImmutable
+    {
+        return $this->starts_at->addMinutes($this->minutes);
+    }
+}

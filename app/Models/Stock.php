@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * @property int $id
+ * @property string $name
+ * @property float $width_mm
+ * @property float $height_mm
+ * @property int|null $grammage
+ * @property int|null $count
+ */
+final class Stock extends Model
+{
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['width_mm' => 'float', 'height_mm' => 'float', 'grammage' => 'integer', 'count' => 'integer'];
+    }
+}

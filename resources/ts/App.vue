@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
+import { onKeyStroke } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useRoute, useRouter } from 'vue-router'
+import { answer, client, Problem } from './api/client'
+import { useMe } from './api/queries'
+import ShortcutHelp from './parts/ShortcutHelp.vue'
+import { typing } from './parts/typing'
+
+const { t } = useI18n()
+const route = useRoute()
+const router = useRouter()
+const cache = useQueryClient()
+const me = useMe()
+const help = ref(false)
+
+const bare = computed(() => route.meta['bare'] === true || route.meta['open'] === true)
+const places = [
+  { name: 'home', key: 'l' }, { name: 'shelf', key: 's' }, { name: 'cupboard', key: 'c' }, { name: 'groups', key: 'g' },
+] as const
+
+watch([() => me.error.value, () => route.name], ([error]) => {
+  if (error instanceof Problem && error.status === 401 && route.name !== undefined && route.name !== 'sign-in') {
+    void router.replace({ name: 'sign-in', query: { to: route.fullPath } })
+  }
+})
+
+onKeyStroke((event) => {
+  if (typing(event) || route.meta['open'] === true) return
+  if (event.key === '?') help.value = !help.value
+  const place = places.find((p) => p.key === event.key)
+  if (place && route.name !== 'teach') void router.push({ name: place.name })
+})
+
+async function signOut() {
+  await answer(client.POST('/api/sign-out'))
+  cache.clear()
+  window.location.assign('/sign-in')
+}
+</script>
+
+<template>
+  <v-app>
+    <a class="skip" href="#main">{{ t('app.skip') }}</a>
+    <header v-if="!bare" class="bar no-print">
+      <RouterLink class="mark" :to="{ name: 'home' }">Cathedra</RouterLink>
+      <nav :aria-label="t('app.places')">
+        <RouterLink v-for="place in places" :key="place.name" :to="{ name: place.name }">
+          {{ t(`places.${place.name}`) }} <kbd class="key" aria-hidden="true">{{ place.key.toUpperCase() }}</kbd>
+        </RouterLink>
+      </nav>
+      <span class="who">{{ me.data.value?.organisation }}</span>
+      <button class="out" type="button" @click="help = true">{{ t('app.keys') }} <kbd class="key" aria-hidden="true">?</kbd></button>
+      <button class="out" type="button" @click="signOut">{{ t('app.signOut') }}</button>
+    </header>
+    <main id="main" tabindex="-1">
+      <RouterView />
+    </main>
+    <ShortcutHelp v-model="help" />
+  </v-app>
+</template>
+
+<style scoped>
+.bar { display: flex; align-items: center; gap: 24px; max-width: 1280px; width: 100%; margin: 0 auto; padding: 12px 28px 8px; flex-wrap: wrap; }
+.mark { font-family: var(--head); font-weight: 800; font-size: 1.25rem; color: var(--ink); text-decoration: none; }
+nav { display: flex; gap: 20px; flex-wrap: wrap; }
+nav a { color: var(--ink-2); text-decoration: none; font-weight: 650; padding: 8px 0; }
+nav a.router-link-active { color: var(--ink); box-shadow: inset 0 -3px var(--tide); }
+.who { margin-left: auto; color: var(--ink-2); font-weight: 650; }
+.out { color: var(--ink-2); padding: 8px 0; text-decoration: underline; }
+.skip { position: absolute; left: -999px; }
+.skip:focus { left: 8px; top: 8px; background: var(--paper); padding: 8px; z-index: 9; }
+main:focus { outline: none; }
+</style>

@@ -1,0 +1,56 @@
+import createClient, { type Middleware } from 'openapi-fetch'
+import type { components, paths } from './schema'
+
+type Schemas = components['schemas']
+export type Scene = Schemas['Scene']
+export type ModelSummary = Schemas['ModelSummary']
+export type ModelData = Schemas['ModelData']
+export type StepData = Schemas['StepData']
+export type GroupData = Schemas['GroupData']
+export type GroupInput = Schemas['GroupInput']
+export type StockData = Schemas['StockData']
+export type StockInput = Schemas['StockInput']
+export type LessonCard = Schemas['LessonCard']
+export type LessonData = Schemas['LessonData']
+export type LessonInput = Schemas['LessonInput']
+export type MarkData = Schemas['MarkData']
+export type FinishData = Schemas['FinishData']
+export type PlanData = Schemas['PlanData']
+
+/** What the server refused, in its own words, with the fields it concerns. */
+export class Problem extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly fields: Record<string, string>,
+  ) {
+    super(message)
+  }
+}
+
+const csrf: Middleware = {
+  onRequest({ request }) {
+    const token = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1]
+    if (token) request.headers.set('X-XSRF-TOKEN', decodeURIComponent(token))
+    request.headers.set('Accept', 'application/json')
+    return request
+  },
+}
+
+export const client = createClient<paths>({ baseUrl: '/', credentials: 'same-origin' })
+client.use(csrf)
+
+/** The body of an answer, or a Problem with the server's message. A lost connection is a Problem with status 0. */
+export async function answer<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+  let result
+  try {
+    result = await call
+  } catch {
+    throw new Problem(0, 'The server cannot be reached. What you did here is kept and sent again.', {})
+  }
+  if (result.response.ok) return result.data as T
+  const body = (result.error ?? {}) as Partial<Schemas['Problem']>
+  const fields: Record<string, string> = {}
+  for (const { pointer, message } of body.errors ?? []) fields[pointer.slice(1)] ??= message
+  throw new Problem(result.response.status, body.message ?? 'This did not work. Nothing was changed; try again.', fields)
+}

@@ -1,0 +1,58 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, type MaybeRefOrGetter, toValue } from 'vue'
+import { answer, client, type GroupInput, type LessonInput, type StockInput } from './client'
+
+/** Who is signed in; an error with status 401 means nobody. */
+export const useMe = () => useQuery({ queryKey: ['me'], queryFn: () => answer(client.GET('/api/me')), staleTime: Infinity })
+export const useHome = () => useQuery({ queryKey: ['home'], queryFn: () => answer(client.GET('/api/home')) })
+export const useModels = () => useQuery({ queryKey: ['models'], queryFn: () => answer(client.GET('/api/models')), staleTime: Infinity })
+export const useGroups = () => useQuery({ queryKey: ['groups'], queryFn: () => answer(client.GET('/api/groups')) })
+export const useStocks = () => useQuery({ queryKey: ['stocks'], queryFn: () => answer(client.GET('/api/stocks')) })
+
+export function useModel(slug: MaybeRefOrGetter<string | undefined>) {
+  return useQuery({
+    queryKey: ['models', slug],
+    queryFn: () => answer(client.GET('/api/models/{model}', { params: { path: { model: toValue(slug) ?? '' } } })),
+    enabled: computed(() => !!toValue(slug)),
+    staleTime: Infinity,
+  })
+}
+
+export function useWall(group: MaybeRefOrGetter<number>) {
+  return useQuery({ queryKey: ['wall', group], queryFn: () => answer(client.GET('/api/groups/{group}/wall', { params: { path: { group: toValue(group) } } })) })
+}
+
+export function useLesson(id: MaybeRefOrGetter<number>) {
+  return useQuery({ queryKey: ['lessons', id], queryFn: () => answer(client.GET('/api/lessons/{lesson}', { params: { path: { lesson: toValue(id) } } })) })
+}
+
+/** Saves a lesson; id undefined makes a new one. All lists that show lessons are read again. */
+export function useSaveLesson() {
+  const cache = useQueryClient()
+  return useMutation({
+    mutationFn: ({ id, body }: { id?: number; body: LessonInput }) =>
+      answer(id === undefined ? client.POST('/api/lessons', { body }) : client.PUT('/api/lessons/{lesson}', { params: { path: { lesson: id } }, body })),
+    onSuccess: (lesson) => {
+      cache.setQueryData(['lessons', lesson.card.id], lesson)
+      void cache.invalidateQueries({ queryKey: ['home'] })
+    },
+  })
+}
+
+export function useSaveGroup() {
+  const cache = useQueryClient()
+  return useMutation({
+    mutationFn: ({ id, body }: { id?: number; body: GroupInput }) =>
+      answer(id === undefined ? client.POST('/api/groups', { body }) : client.PUT('/api/groups/{group}', { params: { path: { group: id } }, body })),
+    onSuccess: () => cache.invalidateQueries(),
+  })
+}
+
+export function useSaveStock() {
+  const cache = useQueryClient()
+  return useMutation({
+    mutationFn: ({ id, body }: { id?: number; body: StockInput }) =>
+      answer(id === undefined ? client.POST('/api/stocks', { body }) : client.PUT('/api/stocks/{stock}', { params: { path: { stock: id } }, body })),
+    onSuccess: () => cache.invalidateQueries(),
+  })
+}

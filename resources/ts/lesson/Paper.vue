@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { type LessonData, Problem } from '../api/client'
+import { useSaveLesson, useStocks } from '../api/queries'
+import CutDrawing from '../parts/CutDrawing.vue'
+import { inputOf } from './input'
+
+const props = defineProps<{ lesson: LessonData }>()
+const { t } = useI18n()
+const stocks = useStocks()
+const save = useSaveLesson()
+const paper = computed(() => props.lesson.paper)
+const round = (n: number) => Math.round(n * 10) / 10
+
+const form = ref({ stock: props.lesson.stock_id, side: props.lesson.wanted_side_mm === null ? '' : String(props.lesson.wanted_side_mm), method: props.lesson.method, inLesson: props.lesson.square_in_lesson, ready: props.lesson.card.paper_ready })
+const errors = computed(() => (save.error.value instanceof Problem ? save.error.value.fields : {}))
+
+function submit() {
+  const f = form.value
+  const side = String(f.side).trim().replace(',', '.')
+  save.mutate({ id: props.lesson.card.id, body: inputOf(props.lesson, { stock_id: f.stock, side_mm: side === '' ? null : Number(side), method: f.method, square_in_lesson: f.inLesson, paper_ready: f.ready }) })
+}
+watch(() => [form.value.stock, form.value.method, form.value.inLesson, form.value.ready], submit)
+
+const title = computed(() => {
+  const p = paper.value
+  if (!p) return t('paper.choose')
+  if (p.problem) return p.problem
+  return p.per_sheet === 1 ? t('paper.titleOne', { sheets: p.sheets, name: p.stock.name, side: round(p.side_mm) }) : t('paper.title', { sheets: p.sheets, name: p.stock.name, per: p.per_sheet })
+})
+const have = computed(() => {
+  const p = paper.value
+  if (!p || p.problem) return ''
+  if (p.stock.count === null) return t('paper.plenty')
+  return p.short > 0 ? t('paper.short', { have: p.stock.count, short: p.short }) : t('paper.enough', { have: p.stock.count })
+})
+</script>
+
+<template>
+  <div class="layout">
+    <section>
+      <h1>{{ title }}</h1>
+      <template v-if="paper && !paper.problem">
+        <p class="quiet why">{{ paper.spare_reason }}</p>
+        <p :class="paper.short > 0 ? 'warn' : 'good'" class="have">{{ have }}</p>
+        <div class="drawn">
+          <CutDrawing :width="paper.stock.width_mm" :height="paper.stock.height_mm" :squares="paper.drawing" :by-diagonal="paper.by_diagonal" :title="t('paper.drawing', { name: paper.stock.name })" />
+          <div class="stack">
+            <h2>{{ t('paper.howTo') }}</h2>
+            <ol><li v-for="step in paper.steps" :key="step">{{ step }}</li></ol>
+            <p><b>{{ t('paper.finished', { w: round(paper.finished_mm[0] ?? 0), h: round(paper.finished_mm[1] ?? 0) }) }}</b></p>
+            <p v-if="paper.by_diagonal && paper.strip_mm > 0" class="quiet">{{ t('paper.offcut', { w: round(paper.strip_mm), h: round(paper.side_mm) }) }}. {{ paper.further_mm.length ? t('paper.further', { list: paper.further_mm.map(round).join(', ') }) : '' }}</p>
+          </div>
+        </div>
+      </template>
+      <p v-if="stocks.data.value?.length === 0" class="caution">{{ t('paper.empty') }} <RouterLink :to="{ name: 'cupboard' }">{{ t('places.cupboard') }}</RouterLink></p>
+    </section>
+    <form class="sheet stack side no-print" novalidate @submit.prevent="submit">
+      <v-select v-model="form.stock" :label="t('paper.stock')" :items="(stocks.data.value ?? []).map((s) => ({ value: s.id, title: `${s.name}, ${round(s.width_mm)} × ${round(s.height_mm)}` }))" :error-messages="errors['stock_id']" />
+      <v-text-field v-model="form.side" :label="t('paper.side')" inputmode="decimal" :hint="paper ? t('paper.largest', { n: round(paper.largest_mm) }) : ''" persistent-hint :error-messages="errors['side_mm']" />
+      <v-select v-model="form.method" :label="t('paper.method')" :items="(['scissors', 'tear'] as const).map((m) => ({ value: m, title: t(`paper.${m}`) }))" />
+      <v-checkbox v-model="form.inLesson" :label="t('paper.inLesson')" />
+      <v-checkbox v-model="form.ready" :label="t('paper.ready')" />
+      <p v-if="save.error.value && !Object.keys(errors).length" class="warn" role="alert">{{ save.error.value.message }}</p>
+      <v-btn type="submit" color="primary" :loading="save.isPending.value">{{ t('paper.save') }}</v-btn>
+      <p v-if="paper" class="caution">{{ paper.caution }}</p>
+    </form>
+  </div>
+</template>
+
+<style scoped>
+.layout { display: grid; grid-template-columns: 1fr 330px; gap: 28px; align-items: start; }
+h1 { font-size: 1.9rem; }
+.why { font-size: 1.05rem; margin-top: 6px; }
+.have { font-size: 1.15rem; margin: 6px 0 14px; }
+.drawn { display: grid; grid-template-columns: minmax(220px, 0.8fr) 1fr; gap: 28px; }
+ol { padding-left: 1.2em; display: grid; gap: 10px; margin: 0; font-size: 1.05rem; }
+.side { gap: 14px; }
+@media (max-width: 900px) { .layout { grid-template-columns: 1fr; } }
+</style>

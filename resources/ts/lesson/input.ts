@@ -1,0 +1,19 @@
+import type { LessonData, LessonInput } from '../api/client'
+import { later } from '../parts/clock'
+
+/** The saved lesson in the form the server takes back, with some of it changed. */
+export function inputOf(lesson: LessonData, changes: Partial<LessonInput> = {}): LessonInput {
+  return {
+    group_id: lesson.card.group_id,
+    model: lesson.card.model,
+    starts_at: lesson.card.starts_at,
+    ends_at: later(lesson.card.starts_at, lesson.card.minutes),
+    helpers: lesson.helpers,
+    stock_id: lesson.stock_id,
+    side_mm: lesson.wanted_side_mm,
+    method: lesson.method,
+    square_in_lesson: lesson.square_in_lesson,
+    paper_ready: lesson.card.paper_ready,
+    ...changes,
+  }
+}

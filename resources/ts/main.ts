@@ -1,0 +1,21 @@
+import '@fontsource-variable/atkinson-hyperlegible-next/wght.css'
+import '@fontsource-variable/bricolage-grotesque/wght.css'
+import './theme/tokens.css'
+import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
+import { createApp } from 'vue'
+import App from './App.vue'
+import { Problem } from './api/client'
+import { i18n } from './i18n'
+import { router } from './router'
+import { vuetify } from './theme/vuetify'
+
+const queryClient = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 10_000,
+      retry: (count, error) => !(error instanceof Problem && error.status < 500) && count < 2,
+    },
+  },
+})
+
+createApp(App).use(router).use(vuetify).use(i18n).use(VueQueryPlugin, { queryClient }).mount('#app')

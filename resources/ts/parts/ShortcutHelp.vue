@@ -1,0 +1,24 @@
+<script setup lang="ts">
+import { useI18n } from 'vue-i18n'
+
+const open = defineModel<boolean>({ required: true })
+const { t } = useI18n()
+const keys = ['L', 'S', 'C', 'G', 'right', 'left', 'R', 'B', 'U', 'D', 'H', 'question'] as const
+</script>
+
+<template>
+  <v-dialog v-model="open" max-width="520" :aria-label="t('keys.title')">
+    <div class="sheet">
+      <h2>{{ t('keys.title') }}</h2>
+      <dl>
+        <template v-for="key in keys" :key="key"><dt><kbd class="key">{{ t(`keys.name.${key}`) }}</kbd></dt><dd>{{ t(`keys.does.${key}`) }}</dd></template>
+      </dl>
+      <v-btn color="primary" @click="open = false">{{ t('app.close') }}</v-btn>
+    </div>
+  </v-dialog>
+</template>
+
+<style scoped>
+dl { display: grid; grid-template-columns: auto 1fr; gap: 8px 16px; margin: 16px 0; }
+dd { margin: 0; }
+</style>
