@@ -8,4 +8,6 @@ namespace Cathedra\Core;
  * A fact about the data that a lead can act on: the message names the place and the remedy in plain words.
  * Programming mistakes are \LogicException instead and never reach a lead.
  */
-abstract class CathedraException extends \DomainException {}
+abstract class CathedraException extends \DomainException
+{
+}

@@ -14,7 +14,9 @@ use Illuminate\Support\Facades\DB;
 /** Ends a lesson: the taps become finish records that the lead can correct, unless there are some already. */
 final readonly class CloseLesson
 {
-    public function __construct(private ModelShelf $shelf) {}
+    public function __construct(private ModelShelf $shelf)
+    {
+    }
 
     public function __invoke(Lesson $lesson): void
     {
@@ -26,8 +28,8 @@ final readonly class CloseLesson
                 if (in_array($learner->id, $known, true)) {
                     continue;
                 }
-                $marks = $lesson->marks->where('learner_id', $learner->id)->map(fn (Mark $m): array => ['step' => $m->step, 'kind' => $m->kind])->values()->all();
-                $outcome = Outcome::fromMarks($marks, $steps);
+                $marks = $lesson->marks->where('learner_id', $learner->id)->map(fn (Mark $m): array => ['step' => $m->step, 'kind' => $m->kind])->all();
+                $outcome = Outcome::fromMarks(array_values($marks), $steps);
                 $lesson->finishes()->create(['learner_id' => $learner->id, 'outcome' => $outcome->finish, 'step' => $outcome->step]);
             }
             $lesson->update(['ended_at' => $lesson->ended_at ?? CarbonImmutable::now()]);

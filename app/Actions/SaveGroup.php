@@ -10,7 +10,7 @@ use Illuminate\Support\Facades\DB;
 /** Saves a group with its list of learners: seats follow the order of the list, learners no longer listed are erased. */
 final readonly class SaveGroup
 {
-    /** @param array<string, mixed> $given as GroupRequest validates it */
+    /** @param  array<string, mixed>  $given as GroupRequest validates it */
     public function __invoke(Group $group, array $given): Group
     {
         DB::transaction(function () use ($group, $given): void {

@@ -26,5 +26,6 @@ final readonly class AccountData
         public array $formats,
         #[OA\Property(type: 'array', items: new OA\Items(required: ['key', 'label'], properties: [new OA\Property(property: 'key', type: 'string'), new OA\Property(property: 'label', type: 'string')], type: 'object'))]
         public array $age_bands,
-    ) {}
+    ) {
+    }
 }

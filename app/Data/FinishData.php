@@ -16,5 +16,6 @@ final readonly class FinishData
         public string $outcome,
         #[OA\Property(description: 'where the learner stopped')]
         public ?int $step,
-    ) {}
+    ) {
+    }
 }

@@ -9,7 +9,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(required: ['id', 'name', 'age_band', 'age_label', 'helpers', 'learners'])]
 final readonly class GroupData
 {
-    /** @param list<LearnerData> $learners */
+    /** @param  list<LearnerData>  $learners */
     public function __construct(
         #[OA\Property]
         public int $id,
@@ -23,5 +23,6 @@ final readonly class GroupData
         public int $helpers,
         #[OA\Property(type: 'array', items: new OA\Items(ref: '#/components/schemas/LearnerData'))]
         public array $learners,
-    ) {}
+    ) {
+    }
 }

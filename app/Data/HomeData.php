@@ -26,5 +26,6 @@ final readonly class HomeData
             new OA\Property(property: 'names', type: 'array', items: new OA\Items(type: 'string')),
         ], type: 'object'))]
         public array $unfinished,
-    ) {}
+    ) {
+    }
 }

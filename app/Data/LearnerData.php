@@ -16,5 +16,6 @@ final readonly class LearnerData
         public string $name,
         #[OA\Property]
         public int $seat,
-    ) {}
+    ) {
+    }
 }

@@ -45,5 +45,6 @@ final readonly class LessonCard
         public ?int $sheets,
         #[OA\Property(description: 'learners who finished, alone or with help')]
         public int $finished,
-    ) {}
+    ) {
+    }
 }

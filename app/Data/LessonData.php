@@ -45,5 +45,6 @@ final readonly class LessonData
         public int $bell_ms,
         #[OA\Property(description: "the server's clock, for devices whose clock is wrong")]
         public int $now_ms,
-    ) {}
+    ) {
+    }
 }

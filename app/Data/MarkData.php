@@ -19,5 +19,6 @@ final readonly class MarkData
         public int $step,
         #[OA\Property(enum: ['done', 'help'])]
         public string $kind,
-    ) {}
+    ) {
+    }
 }

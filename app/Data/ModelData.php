@@ -28,5 +28,6 @@ final readonly class ModelData
         public array $steps,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
         public array $end_checks,
-    ) {}
+    ) {
+    }
 }

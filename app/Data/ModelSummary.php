@@ -37,5 +37,6 @@ final readonly class ModelSummary
         public float $height_per_side,
         #[OA\Property(ref: '#/components/schemas/Scene', type: 'object')]
         public array $picture,
-    ) {}
+    ) {
+    }
 }

@@ -63,4 +63,6 @@ use OpenApi\Attributes as OA;
     ],
     type: 'object',
 )]
-final class OpenApi {}
+final class OpenApi
+{
+}

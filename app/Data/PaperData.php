@@ -53,5 +53,6 @@ final readonly class PaperData
         public string $caution,
         #[OA\Property(description: 'why there is no plan; null when there is one')]
         public ?string $problem,
-    ) {}
+    ) {
+    }
 }

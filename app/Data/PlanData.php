@@ -10,7 +10,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(required: ['lines', 'needed_minutes', 'slot_minutes', 'spare_minutes', 'fits', 'source'])]
 final readonly class PlanData
 {
-    /** @param list<array{kind: string, key: string, step: int|null, start: int, seconds: int}> $lines */
+    /** @param  list<array{kind: string, key: string, step: int|null, start: int, seconds: int}>  $lines */
     public function __construct(
         #[OA\Property(type: 'array', items: new OA\Items(required: ['kind', 'key', 'step', 'start', 'seconds'], properties: [
             new OA\Property(property: 'kind', type: 'string', enum: ['block', 'step', 'checkpoint']), new OA\Property(property: 'key', type: 'string'),
@@ -27,5 +27,6 @@ final readonly class PlanData
         public bool $fits,
         #[OA\Property]
         public string $source,
-    ) {}
+    ) {
+    }
 }

@@ -36,5 +36,6 @@ final readonly class StepData
         public bool $checkpoint,
         #[OA\Property]
         public bool $resting,
-    ) {}
+    ) {
+    }
 }

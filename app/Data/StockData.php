@@ -26,5 +26,6 @@ final readonly class StockData
         public float $square_mm,
         #[OA\Property(description: 'width of the strip that is removed')]
         public float $strip_mm,
-    ) {}
+    ) {
+    }
 }

@@ -26,5 +26,6 @@ final readonly class WallData
         public array $cells,
         #[OA\Property(description: 'models finished by anybody of the group, alone or with help')]
         public int $finished,
-    ) {}
+    ) {
+    }
 }

@@ -28,7 +28,9 @@ final readonly class LessonSheet
     /** Relations a lesson must bring along, so that nothing is loaded one by one. */
     public const WITH = ['group.learners', 'stock', 'finishes'];
 
-    public function __construct(private ModelShelf $shelf, private PaperBench $bench, private LibraryFiles $files) {}
+    public function __construct(private ModelShelf $shelf, private PaperBench $bench, private LibraryFiles $files)
+    {
+    }
 
     public function full(Lesson $lesson): LessonData
     {
@@ -46,8 +48,8 @@ final readonly class LessonSheet
             $lesson->square_in_lesson,
             $paper,
             new PlanData($plan->lines, self::minutes($plan->needed), $lesson->minutes, intdiv($plan->spare(), 60), $plan->spare() >= 0, $this->files->times()->source),
-            $lesson->marks->map(fn (Mark $m): MarkData => new MarkData($m->key, $m->learner_id, $m->step, $m->kind))->values()->all(),
-            $lesson->finishes->map(fn (FinishRecord $f): FinishData => new FinishData($f->learner_id, $f->outcome->value, $f->step))->values()->all(),
+            array_map(static fn (Mark $m): MarkData => new MarkData($m->key, $m->learner_id, $m->step, $m->kind), array_values($lesson->marks->all())),
+            array_map(static fn (FinishRecord $f): FinishData => new FinishData($f->learner_id, $f->outcome->value, $f->step), array_values($lesson->finishes->all())),
             $lesson->started_at === null ? null : $lesson->started_at->getTimestampMs(),
             $lesson->ended_at === null ? null : $lesson->ended_at->getTimestampMs(),
             $lesson->bell()->getTimestampMs(),
@@ -65,7 +67,7 @@ final readonly class LessonSheet
     public function group(Group $group): GroupData
     {
         $group->loadMissing('learners');
-        $learners = $group->learners->map(fn (Learner $l): LearnerData => new LearnerData($l->id, $l->name, $l->seat))->values()->all();
+        $learners = array_map(static fn (Learner $l): LearnerData => new LearnerData($l->id, $l->name, $l->seat), array_values($group->learners->all()));
 
         return new GroupData($group->id, $group->name, $group->age_band, $this->files->times()->ages[$group->age_band]['label'] ?? $group->age_band, $group->helpers, $learners);
     }

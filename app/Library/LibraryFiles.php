@@ -14,7 +14,9 @@ use Symfony\Component\Yaml\Yaml;
 /** The data shipped in library/: models, words, times, paper. Reads files; all rules are in the core. */
 final readonly class LibraryFiles
 {
-    public function __construct(private string $folder) {}
+    public function __construct(private string $folder)
+    {
+    }
 
     /** @return list<string> library names of the models */
     public function slugs(): array

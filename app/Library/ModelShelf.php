@@ -24,7 +24,9 @@ final readonly class ModelShelf
     /** Side of the square that step texts with a measure speak of, mm. Sizes scale with the sheet. */
     public const SIDE = 150.0;
 
-    public function __construct(private LibraryFiles $files, private Repository $cache) {}
+    public function __construct(private LibraryFiles $files, private Repository $cache)
+    {
+    }
 
     /** @return list<ModelSummary> easiest first */
     public function all(): array

@@ -15,7 +15,9 @@ use Cathedra\Core\Paper\Stock;
 /** Turns the core's paper arithmetic into the answer a lesson shows, in words. */
 final readonly class PaperBench
 {
-    public function __construct(private LibraryFiles $files) {}
+    public function __construct(private LibraryFiles $files)
+    {
+    }
 
     public static function stock(StockRecord $stock): StockData
     {

@@ -12,7 +12,9 @@ use Cathedra\Core\Progress\Finish;
 /** Learners x models of a group, with the best end each learner reached in any lesson. */
 final readonly class WallChart
 {
-    public function __construct(private ModelShelf $shelf, private LessonSheet $sheet) {}
+    public function __construct(private ModelShelf $shelf, private LessonSheet $sheet)
+    {
+    }
 
     public function __invoke(Group $group): WallData
     {

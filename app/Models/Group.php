@@ -23,12 +23,18 @@ final class Group extends Model
     /** @return HasMany<Learner, $this> */
     public function learners(): HasMany
     {
-        return $this->hasMany(Learner::class)->orderBy('seat');
+        $relation = $this->hasMany(Learner::class);
+        $relation->orderBy('seat');
+
+        return $relation;
     }
 
     /** @return HasMany<Lesson, $this> */
     public function lessons(): HasMany
     {
-        return $this->hasMany(Lesson::class)->orderBy('starts_at');
+        $relation = $this->hasMany(Lesson::class);
+        $relation->orderBy('starts_at');
+
+        return $relation;
     }
 }

@@ -62,7 +62,10 @@ final class Lesson extends Model
     /** @return HasMany<Mark, $this> */
     public function marks(): HasMany
     {
-        return $this->hasMany(Mark::class)->orderBy('at')->orderBy('id');
+        $relation = $this->hasMany(Mark::class);
+        $relation->orderBy('at')->orderBy('id');
+
+        return $relation;
     }
 
     /** @return HasMany<FinishRecord, $this> */

@@ -18,13 +18,19 @@ final class Organisation extends Model
     /** @return HasMany<Group, $this> */
     public function groups(): HasMany
     {
-        return $this->hasMany(Group::class)->orderBy('name');
+        $relation = $this->hasMany(Group::class);
+        $relation->orderBy('name');
+
+        return $relation;
     }
 
     /** @return HasMany<Stock, $this> */
     public function stocks(): HasMany
     {
-        return $this->hasMany(Stock::class)->orderBy('name');
+        $relation = $this->hasMany(Stock::class);
+        $relation->orderBy('name');
+
+        return $relation;
     }
 
     /** @return HasMany<Lesson, $this> */

@@ -11,6 +11,7 @@ use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\ServiceProvider;
@@ -25,7 +26,7 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         $this->bindOwnRecords();
-        Model::shouldBeStrict(! $this->app->isProduction());
+        Model::shouldBeStrict(! app()->isProduction());
         JsonResource::withoutWrapping();
         RateLimiter::for('api', fn (Request $request): Limit => Limit::perMinute(3000)->by((string) ($request->user()?->getAuthIdentifier() ?? $request->ip())));
     }
@@ -35,7 +36,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         foreach (['group' => 'groups', 'stock' => 'stocks', 'lesson' => 'lessons'] as $parameter => $relation) {
             Route::bind($parameter, static function (string $id) use ($relation): Model {
-                $user = auth()->user();
+                $user = Auth::user();
 
                 return $user instanceof User ? $user->organisation->{$relation}()->findOrFail((int) $id) : throw new AuthenticationException;
             });

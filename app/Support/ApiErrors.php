@@ -58,7 +58,7 @@ final class ApiErrors
             405 => 'This cannot be done here.',
             419 => 'This page was open too long to be sure it is you. Reload it and try again.',
             429 => 'Too many tries. Wait '.($error->getHeaders()['Retry-After'] ?? 60).' seconds, then try again.',
-            default => $error instanceof Throwable && $error->getMessage() !== '' ? $error->getMessage() : 'This did not work.',
+            default => 'This did not work. Nothing was changed.',
         };
 
         return self::json($status, $message, [], $error->getHeaders());

@@ -143,3 +143,11 @@ stop_all() {
     [ -n "${DB_PID:-}" ] && kill "$DB_PID" 2>/dev/null
     wait 2>/dev/null || true
 }
+
+# The machine's time zone by name, for clock times that agree with the wall.
+zone() {
+    _z=${TZ:-}
+    [ -n "$_z" ] || _z=$(cat /etc/timezone 2>/dev/null || true)
+    [ -n "$_z" ] || _z=$(readlink /etc/localtime 2>/dev/null | sed 's#.*zoneinfo/##')
+    php -r 'echo in_array($argv[1], timezone_identifiers_list(DateTimeZone::ALL_WITH_BC), true) ? $argv[1] : "UTC";' "${_z:-UTC}"
+}

@@ -32,7 +32,8 @@ final readonly class Scene
         public array $arrows,
         public array $dots,
         public array $signs,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, mixed> plain arrays for JSON, numbers to 0.01 mm */
     public function toArray(): array

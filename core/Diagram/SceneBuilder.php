@@ -21,10 +21,10 @@ use Cathedra\Core\Sequence\FoldKind;
 final class SceneBuilder
 {
     /** How far one layer is moved, as a share of the sheet's shorter side: seen at 3 cm width, small against any flap. */
-    private const FAN = 0.006;
+    private const FAN = 0.004;
 
     /** The whole fan is never wider than this share, however many layers there are. */
-    private const FAN_MOST = 0.035;
+    private const FAN_MOST = 0.02;
 
     /** @var array<int, int> layers over each face, the longest chain */
     private array $depth;
@@ -34,7 +34,7 @@ final class SceneBuilder
     private function __construct(private readonly FoldedState $state)
     {
         $this->depth = LayerDepth::of($state);
-        $deepest = max(1, max($this->depth));
+        $deepest = max([1, ...$this->depth]);
         $this->fan = min($state->sheet->width, $state->sheet->height) * min(self::FAN, self::FAN_MOST / $deepest);
     }
 
@@ -75,7 +75,7 @@ final class SceneBuilder
         $marks = [...array_merge(...array_map(static fn (array $f): array => [$f['from'], $f['to']], $folds)),
             ...array_merge(...array_map(static fn (array $a): array => [$a['from'], $a['bend'], $a['to']], $arrows))];
 
-        return new Scene($this->frame($marks), [...$this->items(), ...self::tints($actions)], $folds, $arrows, $dots, $signs);
+        return new Scene($this->frame($marks, $signs !== []), [...$this->items(), ...self::tints($actions)], $folds, $arrows, $dots, $signs);
     }
 
     /**
@@ -114,10 +114,10 @@ final class SceneBuilder
     {
         $items = [];
         foreach ($actions as $action) {
-            $depth = LayerDepth::of($action->state);
             foreach ($action->moving as $i => $part) {
                 $face = $action->faces[$i];
-                if ($depth[$face] === 0) {
+                $covered = array_filter($action->faces, static fn (int $other): bool => $other !== $face && $action->state->order->above($other, $face) === true);
+                if ($covered === []) {
                     $points = array_map(static fn (Point $p): array => [$p->x, $p->y], $part->points);
                     $items[] = ['type' => 'face', 'face' => ['points' => $points, 'side' => $action->state->frontUp[$face] ? 'front' : 'back', 'moving' => true, 'depth' => 0]];
                 }
@@ -143,9 +143,10 @@ final class SceneBuilder
 
     /**
      * @param  list<Pair>  $marks
+     * @param  bool  $withSigns  keep room under the model for the signs
      * @return array{float, float, float, float}
      */
-    private function frame(array $marks): array
+    private function frame(array $marks, bool $withSigns): array
     {
         $box = $this->state->box();
         [$l, $b, $r, $t] = [$box->left, $box->bottom, $box->right, $box->top];
@@ -154,7 +155,9 @@ final class SceneBuilder
         }
         $margin = 0.05 * max($r - $l, $t - $b) + self::FAN_MOST / 2 * $this->state->sheet->diagonal() / 2;
 
-        return [$l - $margin, $b - $margin, $r - $l + 2 * $margin, $t - $b + 2 * $margin];
+        $below = $withSigns ? 0.14 * max($r - $l, $t - $b) : 0.0;
+
+        return [$l - $margin, $b - $margin - $below, $r - $l + 2 * $margin, $t - $b + 2 * $margin + $below];
     }
 
     /** @return list<string> */

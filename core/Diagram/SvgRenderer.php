@@ -55,7 +55,7 @@ final class SvgRenderer
             $this->n($left), $this->n(-$bottom - $height), $this->n($width), $this->n($height), htmlspecialchars($title, ENT_XML1 | ENT_QUOTES), $body);
     }
 
-    /** @param SceneFace $face */
+    /** @param  SceneFace  $face */
     private function face(array $face): string
     {
         $points = implode(' ', array_map(fn (array $p): string => $this->n($p[0]).','.$this->n(-$p[1]), $face['points']));
@@ -64,7 +64,7 @@ final class SvgRenderer
         return sprintf('<polygon points="%s" fill="%s"%s/>', $points, $fill, $face['moving'] ? ' fill-opacity="0.35"' : '');
     }
 
-    /** @param SceneLine $line */
+    /** @param  SceneLine  $line */
     private function edge(array $line): string
     {
         [$from, $to] = [$line['from'], $line['to']];
@@ -134,12 +134,12 @@ final class SvgRenderer
     {
         $u = $this->unit;
         $x = $this->scene->frame[0] + (9 + 18 * $at) * $u;
-        $y = -$this->scene->frame[1] - 8 * $u;
+        $y = -$this->scene->frame[1] - 9 * $u;
         $turned = ['turn-over' => 'M-6 0 C-3 -6 0 6 2 0 S5 -3 6 0', 'turn-over-level' => 'M0 -6 C-6 -3 6 0 0 2 S-3 5 0 6', 'rotate-clockwise' => 'M-5 2 A5 5 0 1 1 4 3',
             'rotate-counterclockwise' => 'M5 2 A5 5 0 1 0 -4 3', 'repeat-behind' => 'M-6 0 H4 M-2 -3 V3', 'unfold' => 'M-5 3 Q0 -6 5 3'];
         $tip = ['turn-over' => '6 0 3.5 -2.6 6.6 -3', 'turn-over-level' => '0 6 -2.6 3.5 -3 6.6', 'rotate-clockwise' => '4 3 3.2 -0.6 6.4 1', 'rotate-counterclockwise' => '-4 3 -3.2 -0.6 -6.4 1', 'repeat-behind' => '7 0 3.6 -1.8 3.6 1.8', 'unfold' => '5 3 1.8 1.6 4.6 -0.8'];
 
-        return sprintf('<g transform="translate(%s %s) scale(%s)"><path d="%s" fill="none" stroke="#17252D" stroke-width="0.9"/><polygon points="%s" fill="#17252D"/></g>', $this->n($x), $this->n($y), $this->n($u), $turned[$sign], $tip[$sign]);
+        return sprintf('<g transform="translate(%s %s) scale(%s)"><path d="%s" fill="none" stroke="#17252D" stroke-width="0.9"/><polygon points="%s" fill="#17252D"/></g>', $this->n($x), $this->n($y), $this->n(1.3 * $u), $turned[$sign], $tip[$sign]);
     }
 
     private function n(float $value): string

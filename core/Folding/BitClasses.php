@@ -22,7 +22,9 @@ final class BitClasses
     /** @var array<int, array{unknowns: array<int, true>, sum: int}> by pivot */
     private array $pivots = [];
 
-    private function __construct() {}
+    private function __construct()
+    {
+    }
 
     /**
      * @param  list<Condition>  $conditions
@@ -110,7 +112,7 @@ final class BitClasses
         return ['unknowns' => $out, 'sum' => $sum];
     }
 
-    /** @param array<int, true> $set */
+    /** @param  array<int, true>  $set */
     private static function toggle(array &$set, int $member): void
     {
         if (isset($set[$member])) {

@@ -71,7 +71,7 @@ final readonly class Compass
     {
         $reach = array_map(static fn (Point $p): float => $p->dot($direction->vector()), $this->outline->corners);
 
-        return array_keys(array_filter($reach, fn (float $r): bool => $r >= max($reach) - $this->tie));
+        return array_keys(array_filter($reach, fn (float $r): bool => $r >= max([-INF, ...$reach]) - $this->tie));
     }
 
     /** @return list<int> sides facing that way best, and by less than 60 degrees off */
@@ -81,7 +81,7 @@ final readonly class Compass
         foreach ($this->outline->sides() as $i => [$a, $b]) {
             $facing[$i] = -$b->minus($a)->unit()->turnedLeft()->dot($direction->vector());
         }
-        $best = max($facing);
+        $best = max([-INF, ...$facing]);
 
         return $best < 0.5 ? [] : array_keys(array_filter($facing, static fn (float $f): bool => $f >= $best - 1e-6));
     }

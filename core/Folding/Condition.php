@@ -15,7 +15,9 @@ final readonly class Condition
      * @param  string  $what  what would go wrong, in words that complete "Paper would pass through paper: ..."
      * @param  Point  $place  where in the folded plane
      */
-    private function __construct(public array $pairs, public int $sum, public string $what, public Point $place) {}
+    private function __construct(public array $pairs, public int $sum, public string $what, public Point $place)
+    {
+    }
 
     /**
      * Sum over bit(i above j) for the given ordered pairs equals $sum. The bit of a pair given larger face first is the
@@ -41,7 +43,7 @@ final readonly class Condition
         return new self(array_keys($keys), $sum, $what, $place);
     }
 
-    /** @param array<int, bool> $bits */
+    /** @param  array<int, bool>  $bits */
     public function holdsFor(array $bits): bool
     {
         $sum = 0;

@@ -26,7 +26,7 @@ final class Conditions
     /** @var list<array{edge: Edge, p: Point, q: Point, box: Box}> */
     private array $creases = [];
 
-    /** @param list<Polygon> $polygons faces in the folded plane */
+    /** @param  list<Polygon>  $polygons faces in the folded plane */
     private function __construct(private readonly array $polygons, private readonly Overlaps $overlaps, private readonly Tolerance $tolerance)
     {
         $this->n = count($polygons);
@@ -124,7 +124,7 @@ final class Conditions
         return $to - $from > 10 * $this->tolerance->length ? $s['p']->plus($along->times(($from + $to) / 2)) : null;
     }
 
-    /** @param array{edge: Edge, p: Point, q: Point, box: Box} $at the first crease, which gives the line */
+    /** @param  array{edge: Edge, p: Point, q: Point, box: Box}  $at the first crease, which gives the line */
     private function stacked(Edge $first, Edge $second, Point $place, array $at): void
     {
         $line = Line::through($at['p'], $at['q']) ?? throw new \LogicException('A crease has length.');
@@ -166,7 +166,7 @@ final class Conditions
         return $line->distanceTo($this->polygons[$face]->centroid()) > 0;
     }
 
-    /** @param list<array{int, int}> $ordered */
+    /** @param  list<array{int, int}>  $ordered */
     private function add(array $ordered, int $sum, string $what, Point $place): void
     {
         foreach ($ordered as [$i, $j]) {

@@ -17,7 +17,8 @@ final readonly class Edge
         public array $faces,
         public Assignment $assignment,
         public ?string $origin = null,
-    ) {}
+    ) {
+    }
 
     public static function key(int $a, int $b): string
     {

@@ -28,7 +28,7 @@ final class Flaps
         $this->flaps = $this->gather();
     }
 
-    /** @param Line $line in the folded plane; its positive side is "beyond" */
+    /** @param  Line  $line in the folded plane; its positive side is "beyond" */
     public static function beyond(FoldedState $state, Line $line): self
     {
         return new self($state, $line);
@@ -194,7 +194,7 @@ final class Flaps
         return $sorted;
     }
 
-    /** @param list<Flap> $others */
+    /** @param  list<Flap>  $others */
     private function liesUnderAny(Flap $flap, array $others, bool $fromTop): bool
     {
         foreach ($others as $other) {

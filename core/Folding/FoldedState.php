@@ -114,7 +114,7 @@ final readonly class FoldedState
         return $this->moved(Isometry::reflection($axis), $this->order->turnedOver());
     }
 
-    /** @param float $radians counterclockwise, about the middle of what is seen */
+    /** @param  float  $radians counterclockwise, about the middle of what is seen */
     public function rotated(float $radians): self
     {
         return $this->moved(Isometry::rotation($radians, $this->box()->centre()), $this->order);

@@ -15,7 +15,9 @@ use Cathedra\Core\Geometry\Point;
  */
 final readonly class Invariants
 {
-    private function __construct(private FoldedState $state) {}
+    private function __construct(private FoldedState $state)
+    {
+    }
 
     /** @throws CannotFold naming the first invariant that fails and where */
     public static function check(FoldedState $state): void

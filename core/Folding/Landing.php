@@ -7,7 +7,9 @@ namespace Cathedra\Core\Folding;
 /** Where the moved layers come to lie among those that stay. */
 final readonly class Landing
 {
-    private function __construct(public bool $inside, public int $under) {}
+    private function __construct(public bool $inside, public int $under)
+    {
+    }
 
     /** On top of everything for a valley fold, under everything for a mountain fold. */
     public static function outside(): self

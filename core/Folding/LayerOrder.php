@@ -10,10 +10,12 @@ namespace Cathedra\Core\Folding;
  */
 final readonly class LayerOrder
 {
-    /** @param array<int, bool> $bits by pair key; true: the face with the smaller number is above */
-    private function __construct(private int $faceCount, private array $bits) {}
+    /** @param  array<int, bool>  $bits by pair key; true: the face with the smaller number is above */
+    private function __construct(private int $faceCount, private array $bits)
+    {
+    }
 
-    /** @param array<int, bool> $bits */
+    /** @param  array<int, bool>  $bits */
     public static function of(int $faceCount, array $bits): self
     {
         return new self($faceCount, $bits);

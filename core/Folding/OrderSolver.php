@@ -31,7 +31,9 @@ final class OrderSolver
 
     private int $choices = 0;
 
-    private function __construct(private readonly BitClasses $classes) {}
+    private function __construct(private readonly BitClasses $classes)
+    {
+    }
 
     /**
      * @param  list<Condition>  $conditions
@@ -54,7 +56,7 @@ final class OrderSolver
         return $self->run($keys, $preferred + array_fill_keys($keys, true));
     }
 
-    /** @param list<int> $unknowns */
+    /** @param  list<int>  $unknowns */
     private function addRow(array $unknowns, int $sum): void
     {
         $this->rows[] = [$unknowns, $sum];
@@ -163,7 +165,7 @@ final class OrderSolver
         return true;
     }
 
-    /** @param list<int> $trail */
+    /** @param  list<int>  $trail */
     private function settleAll(array &$trail): bool
     {
         $queue = [];
@@ -186,7 +188,7 @@ final class OrderSolver
         return true;
     }
 
-    /** @param list<array{int, bool}> $queue */
+    /** @param  list<array{int, bool}>  $queue */
     private function settleRow(int $row, array &$queue): bool
     {
         [$unknowns, $sum] = $this->rows[$row];
@@ -215,34 +217,28 @@ final class OrderSolver
      */
     private function settleTriple(int $triple, array &$queue): bool
     {
-        $bits = [];
-        $open = [];
+        // A ring is (ij, jk, ik) = (1, 1, 0) or (0, 0, 1): with the last one complemented, all three alike.
+        $known = [];
+        $open = null;
         foreach ($this->triples[$triple] as $at => $key) {
             [$class, $odd] = $this->classes->of($key);
+            $odd = $at === 2 ? ! $odd : $odd;
             if (isset($this->value[$class])) {
-                $bits[$at] = $this->value[$class] !== $odd;
+                $known[] = $this->value[$class] !== $odd;
+            } elseif ($open !== null) {
+                return true;
             } else {
-                $open[$at] = [$class, $odd];
+                $open = [$class, $odd];
             }
         }
-        // A ring is (ij, jk, ik) = (1, 1, 0) or (0, 0, 1): with the last one complemented, all three alike.
-        if (isset($bits[2])) {
-            $bits[2] = ! $bits[2];
-        }
-        if (count($open) === 0) {
-            return ! ($bits[0] === $bits[1] && $bits[1] === $bits[2]);
-        }
-        if (count($open) > 1) {
+        if (count(array_unique($known)) > 1) {
             return true;
         }
-        $known = array_values($bits);
-        if ($known[0] !== $known[1]) {
-            return true;
+        if ($open === null) {
+            return false;
         }
-        $at = array_key_first($open);
-        [$class, $odd] = $open[$at];
-        $needed = $at === 2 ? $known[0] : ! $known[0];
-        $queue[] = [$class, $needed !== $odd];
+        // Two alike: the third must differ from them.
+        $queue[] = [$open[0], ! $known[0] !== $open[1]];
 
         return true;
     }

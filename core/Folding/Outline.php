@@ -10,8 +10,10 @@ use Cathedra\Core\Geometry\Point;
 /** The silhouette of a folded state: its outer rim, counterclockwise, corners only (no points in the middle of a side). */
 final readonly class Outline
 {
-    /** @param list<Point> $corners in mm */
-    private function __construct(public array $corners, private float $tolerance) {}
+    /** @param  list<Point>  $corners in mm */
+    private function __construct(public array $corners, private float $tolerance)
+    {
+    }
 
     public static function of(FoldedState $state): self
     {

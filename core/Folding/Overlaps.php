@@ -22,9 +22,10 @@ final readonly class Overlaps
         private array $polygons,
         private array $boxes,
         private Tolerance $tolerance,
-    ) {}
+    ) {
+    }
 
-    /** @param list<Polygon> $polygons the faces in the folded plane */
+    /** @param  list<Polygon>  $polygons the faces in the folded plane */
     public static function among(array $polygons, Tolerance $tolerance): self
     {
         $n = count($polygons);

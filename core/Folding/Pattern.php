@@ -19,7 +19,9 @@ final readonly class Pattern
      * @param  list<list<int>>  $faces
      * @param  array<string, Edge>  $edges  by Edge::key
      */
-    public function __construct(public array $vertices, public array $faces, public array $edges) {}
+    public function __construct(public array $vertices, public array $faces, public array $edges)
+    {
+    }
 
     public static function blank(Sheet $sheet): self
     {

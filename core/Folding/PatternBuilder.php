@@ -70,7 +70,7 @@ final class PatternBuilder
     {
         $distances = array_map(fn (int $v): float => $line->distanceTo($this->vertices[$v]), $this->faces[$face]);
 
-        return min($distances) < -$this->tolerance->length && max($distances) > $this->tolerance->length;
+        return min([0.0, ...$distances]) < -$this->tolerance->length && max([0.0, ...$distances]) > $this->tolerance->length;
     }
 
     private function addCrossings(int $face, Line $line): void

@@ -37,7 +37,7 @@ enum Shape: string
         };
     }
 
-    /** @param list<Point> $c */
+    /** @param  list<Point>  $c */
     private static function ofFour(array $c, float $equal): self
     {
         $sides = [];

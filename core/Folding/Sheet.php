@@ -22,7 +22,9 @@ final readonly class Sheet
     /** Limits of the longer side over the shorter one; beyond it is a strip, not a sheet. */
     public const MAX_RATIO = 8.0;
 
-    private function __construct(public float $width, public float $height) {}
+    private function __construct(public float $width, public float $height)
+    {
+    }
 
     /** @throws CannotFold when a side is not between MIN_MM and MAX_MM, or the sheet is a strip */
     public static function of(float $width, float $height): self

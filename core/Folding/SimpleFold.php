@@ -29,7 +29,8 @@ final class SimpleFold
         private readonly array $moving,
         private readonly Landing $landing,
         private readonly string $origin,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  Line  $line  in the folded plane, its positive side moves
@@ -230,7 +231,7 @@ final class SimpleFold
             $changed = false;
             foreach ($faces as $f) {
                 foreach ($faces as $g) {
-                    if ($f !== $g && $this->state->order->above($this->parent[$g], $this->parent[$f]) === $this->valley && $depth[$g] + 1 > $depth[$f]) {
+                    if ($f !== $g && $this->state->order->above($this->parent[$g], $this->parent[$f]) === $this->valley && $depth[$f] < $depth[$g] + 1) {
                         $depth[$f] = $depth[$g] + 1;
                         $changed = true;
                     }

@@ -14,8 +14,10 @@ use Cathedra\Core\Geometry\Polygon;
  */
 final readonly class Stacks
 {
-    /** @param list<array{polygon: Polygon, faces: list<int>}> $cells faces from the top down */
-    private function __construct(public array $cells) {}
+    /** @param  list<array{polygon: Polygon, faces: list<int>}>  $cells faces from the top down */
+    private function __construct(public array $cells)
+    {
+    }
 
     public static function of(FoldedState $state): self
     {
@@ -51,7 +53,11 @@ final readonly class Stacks
         return $faces;
     }
 
-    /** Every edge of every face in the folded plane, each place once. @return list<array{Point, Point}> */
+    /**
+     * Every edge of every face in the folded plane, each place once.
+     *
+     * @return list<array{Point, Point}>
+     */
     public static function segments(FoldedState $state): array
     {
         $grid = $state->tolerance->length * 100;

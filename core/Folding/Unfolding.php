@@ -16,7 +16,8 @@ final class Unfolding
         private readonly FoldedState $state,
         private readonly FoldedState $before,
         private readonly FoldedState $after,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  FoldedState  $before  the state before the fold that is taken back

@@ -32,7 +32,7 @@ final readonly class Vertices
         }
     }
 
-    /** @param list<Edge> $edges the folded creases that end here */
+    /** @param  list<Edge>  $edges the folded creases that end here */
     private static function checkOne(Pattern $pattern, int $vertex, array $edges): void
     {
         $where = $pattern->vertices[$vertex];

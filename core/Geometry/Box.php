@@ -7,9 +7,11 @@ namespace Cathedra\Core\Geometry;
 /** The upright rectangle around some points, in mm. The empty box runs from +INF to -INF, so that growing it needs no first case. */
 final readonly class Box
 {
-    private function __construct(public float $left, public float $bottom, public float $right, public float $top) {}
+    private function __construct(public float $left, public float $bottom, public float $right, public float $top)
+    {
+    }
 
-    /** @param iterable<Point> $points */
+    /** @param  iterable<Point>  $points */
     public static function around(iterable $points): self
     {
         [$l, $b, $r, $t] = [INF, INF, -INF, -INF];

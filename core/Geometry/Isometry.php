@@ -18,7 +18,8 @@ final readonly class Isometry
         private float $d,
         private float $e,
         private float $f,
-    ) {}
+    ) {
+    }
 
     public static function identity(): self
     {
@@ -32,7 +33,7 @@ final readonly class Isometry
         return new self(1 - 2 * $x * $x, -2 * $x * $y, -2 * $x * $y, 1 - 2 * $y * $y, $k * $x, $k * $y);
     }
 
-    /** @param float $radians counterclockwise */
+    /** @param  float  $radians counterclockwise */
     public static function rotation(float $radians, Point $centre): self
     {
         [$c, $s] = self::exact($radians);

@@ -11,7 +11,9 @@ final readonly class Line
      * @param  Point  $normal  of length 1
      * @param  float  $offset  mm along the normal from the origin
      */
-    private function __construct(public Point $normal, public float $offset) {}
+    private function __construct(public Point $normal, public float $offset)
+    {
+    }
 
     /** The line through two points, its positive side on the left of the way from $a to $b; null when they are the same point. */
     public static function through(Point $a, Point $b): ?self

@@ -7,7 +7,9 @@ namespace Cathedra\Core\Geometry;
 /** A point or a displacement in a plane, in mm; x to the right, y up. */
 final readonly class Point
 {
-    public function __construct(public float $x, public float $y) {}
+    public function __construct(public float $x, public float $y)
+    {
+    }
 
     public function plus(self $that): self
     {

@@ -10,8 +10,10 @@ namespace Cathedra\Core\Geometry;
  */
 final readonly class Polygon
 {
-    /** @param list<Point> $points */
-    private function __construct(public array $points) {}
+    /** @param  list<Point>  $points */
+    private function __construct(public array $points)
+    {
+    }
 
     /**
      * The convex polygon with these corners in order round it, either way round.
@@ -165,7 +167,7 @@ final readonly class Polygon
         return self::of(array_map($placement->of(...), $this->points));
     }
 
-    /** @param list<Point> $points */
+    /** @param  list<Point>  $points */
     private static function signedArea(array $points): float
     {
         $n = count($points);

@@ -26,7 +26,7 @@ final readonly class Tolerance
         $this->area = 10 * self::RELATIVE * $diagonal * $diagonal;
     }
 
-    /** @param float $diagonal the sheet's diagonal in mm */
+    /** @param  float  $diagonal the sheet's diagonal in mm */
     public static function forDiagonal(float $diagonal): self
     {
         return new self($diagonal);

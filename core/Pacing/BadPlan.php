@@ -7,4 +7,6 @@ namespace Cathedra\Core\Pacing;
 use Cathedra\Core\CathedraException;
 
 /** A room or a slot that cannot be. */
-final class BadPlan extends CathedraException {}
+final class BadPlan extends CathedraException
+{
+}

@@ -23,5 +23,6 @@ final readonly class BaseTimes
         public array $stuckRate,
         public array $blocks,
         public string $source,
-    ) {}
+    ) {
+    }
 }

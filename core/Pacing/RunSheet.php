@@ -18,7 +18,9 @@ final readonly class RunSheet
      * @param  int  $needed  seconds from the start to the end of the last line
      * @param  int  $slot  seconds the slot has
      */
-    private function __construct(public array $lines, public int $needed, public int $slot) {}
+    private function __construct(public array $lines, public int $needed, public int $slot)
+    {
+    }
 
     /** Positive: seconds to spare. Negative: seconds too many. */
     public function spare(): int
@@ -71,7 +73,7 @@ final readonly class RunSheet
         return ceil($room->learners * $stuckRate / ($room->helpers + 1)) * $helpSeconds;
     }
 
-    /** @param list<array{'block'|'step'|'checkpoint', string, int|null, float}> $blocks */
+    /** @param  list<array{'block'|'step'|'checkpoint', string, int|null, float}>  $blocks */
     private static function laid(array $blocks, int $slot): self
     {
         $lines = [];

@@ -15,7 +15,9 @@ final readonly class StepLoad
      * @param  int  $layers  under the crease where most move; 1 where nothing is creased
      * @param  bool  $twice  done on both sides
      */
-    public function __construct(public string $fold, public int $layers, public bool $twice, public bool $checkpoint) {}
+    public function __construct(public string $fold, public int $layers, public bool $twice, public bool $checkpoint)
+    {
+    }
 
     public static function of(FoldedStep $step, bool $checkpoint): self
     {

@@ -11,7 +11,9 @@ final readonly class CutRequest
      * @param  list<Stock>  $stock
      * @param  list<array{side: float, count: int}>  $need
      */
-    public function __construct(public array $stock, public array $need, public float $kerf, public float $trim) {}
+    public function __construct(public array $stock, public array $need, public float $kerf, public float $trim)
+    {
+    }
 
     /**
      * @param  mixed  $data  decoded JSON
@@ -65,7 +67,7 @@ final readonly class CutRequest
         return $entries;
     }
 
-    /** @param array<array-key, mixed> $entry */
+    /** @param  array<array-key, mixed>  $entry */
     private static function name(array $entry, int $i): string
     {
         $name = $entry['name'] ?? null;
@@ -73,7 +75,7 @@ final readonly class CutRequest
         return is_string($name) && trim($name) !== '' && mb_strlen($name) <= 100 ? $name : throw new BadPaper("/stock/$i/name", 'A stock needs a name of at most 100 characters.');
     }
 
-    /** @param array<array-key, mixed> $entry */
+    /** @param  array<array-key, mixed>  $entry */
     private static function number(array $entry, string $key, string $pointer): float
     {
         $value = $entry[$key] ?? null;
@@ -81,7 +83,7 @@ final readonly class CutRequest
         return (is_int($value) || is_float($value)) && is_finite((float) $value) ? (float) $value : throw new BadPaper("$pointer/$key", 'This must be a number of millimetres.');
     }
 
-    /** @param array<array-key, mixed> $data */
+    /** @param  array<array-key, mixed>  $data */
     private static function loss(array $data, string $key): float
     {
         $value = $data[$key] ?? 0;

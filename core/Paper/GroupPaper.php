@@ -19,7 +19,8 @@ final readonly class GroupPaper
         public int $spares,
         public int $squares,
         public int $sheets,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  float|null  $wantedSide  null: the largest square the sheet gives

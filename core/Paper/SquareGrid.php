@@ -13,7 +13,9 @@ final readonly class SquareGrid
     /** Rounding slack in mm: 297 / 3 = 99 must give three squares of 99. */
     private const SLACK = 1e-6;
 
-    private function __construct(public int $columns, public int $rows, public float $side, public float $kerf, public float $trim) {}
+    private function __construct(public int $columns, public int $rows, public float $side, public float $kerf, public float $trim)
+    {
+    }
 
     public static function on(float $width, float $height, float $side, float $kerf = 0.0, float $trim = 0.0): self
     {

@@ -12,7 +12,9 @@ final readonly class Squaring
      * @param  float  $strip  width of the strip that is removed; 0 when the sheet is square already
      * @param  list<float>  $further  sides of the squares that the strip gives in turn by the same method, largest first
      */
-    private function __construct(public float $side, public float $strip, public array $further) {}
+    private function __construct(public float $side, public float $strip, public array $further)
+    {
+    }
 
     /**
      * side = min(w, h), strip = |w - h| x min(w, h), and so on with the strip while its square is useful.

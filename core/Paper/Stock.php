@@ -11,8 +11,10 @@ final readonly class Stock
 
     public const MAX_MM = 2000.0;
 
-    /** @param int|null $count null: as much as is wanted */
-    private function __construct(public string $name, public float $width, public float $height, public ?int $count) {}
+    /** @param  int|null  $count null: as much as is wanted */
+    private function __construct(public string $name, public float $width, public float $height, public ?int $count)
+    {
+    }
 
     /** @throws BadPaper */
     public static function of(string $name, float $width, float $height, ?int $count, string $pointer = ''): self

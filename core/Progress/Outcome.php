@@ -7,8 +7,10 @@ namespace Cathedra\Core\Progress;
 /** What a lesson's taps say about one learner. */
 final readonly class Outcome
 {
-    /** @param int|null $step where the learner stopped; null unless stopped */
-    private function __construct(public Finish $finish, public ?int $step) {}
+    /** @param  int|null  $step where the learner stopped; null unless stopped */
+    private function __construct(public Finish $finish, public ?int $step)
+    {
+    }
 
     /**
      * Nobody tapped: away. The last step done: finished, with help if help was ever asked for. Otherwise stopped at the step

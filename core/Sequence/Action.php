@@ -29,5 +29,6 @@ final readonly class Action
         public array $faces,
         public bool $behind,
         public bool $mirrored,
-    ) {}
+    ) {
+    }
 }

@@ -9,8 +9,10 @@ use Cathedra\Core\Folding\FoldedState;
 /** A whole sequence, folded from one sheet. */
 final readonly class FoldedModel
 {
-    /** @param list<FoldedStep> $steps */
-    public function __construct(public Sequence $sequence, public FoldedState $start, public array $steps) {}
+    /** @param  list<FoldedStep>  $steps */
+    public function __construct(public Sequence $sequence, public FoldedState $start, public array $steps)
+    {
+    }
 
     public function end(): FoldedState
     {

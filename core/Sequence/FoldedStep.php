@@ -9,6 +9,8 @@ use Cathedra\Core\Folding\FoldedState;
 /** A step that was folded: the states before and after it as the folder sees them, and what moved. */
 final readonly class FoldedStep
 {
-    /** @param list<Action> $actions */
-    public function __construct(public Step $step, public FoldedState $before, public FoldedState $after, public array $actions) {}
+    /** @param  list<Action>  $actions */
+    public function __construct(public Step $step, public FoldedState $before, public FoldedState $after, public array $actions)
+    {
+    }
 }

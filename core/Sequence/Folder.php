@@ -105,7 +105,7 @@ final class Folder
             : SimpleFold::apply($this->state, $crease->line, $valley, $faces, $step->label(), $step->landing);
     }
 
-    /** @param list<int> $faces */
+    /** @param  list<int>  $faces */
     private function note(FoldKind $kind, Crease $crease, bool $valley, array $faces, bool $behind, bool $mirrored): void
     {
         $moving = array_map(fn (int $face): Polygon => $this->state->polygons[$face]->clippedBy($crease->line), $faces);
@@ -140,9 +140,8 @@ final class Folder
         $first = count($this->actions);
         $step->on === 'behind' ? $this->behind(fn () => $all(true)) : $all(true);
         if ($step->on === 'behind') {
-            foreach (array_slice($this->actions, $first, null, true) as $i => $a) {
-                $this->actions[$i] = new Action($a->kind, $a->state, $a->crease, $a->valley, $a->moving, $a->faces, true, $a->mirrored);
-            }
+            $behind = array_map(static fn (Action $a): Action => new Action($a->kind, $a->state, $a->crease, $a->valley, $a->moving, $a->faces, true, $a->mirrored), array_slice($this->actions, $first));
+            $this->actions = [...array_slice($this->actions, 0, $first), ...$behind];
         }
     }
 

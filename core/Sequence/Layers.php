@@ -8,13 +8,15 @@ use Cathedra\Core\Folding\CannotFold;
 use Cathedra\Core\Folding\Flaps;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Sequence\Alignment\Crease;
-use Cathedra\Core\Sequence\Landmark\SheetPoint;
 use Cathedra\Core\Sequence\Landmark\Setting;
+use Cathedra\Core\Sequence\Landmark\SheetPoint;
 
 /** Which layers a fold moves, the way people say it. */
 final readonly class Layers
 {
-    private function __construct(public string $which, public int $number, public ?SheetPoint $flap) {}
+    private function __construct(public string $which, public int $number, public ?SheetPoint $flap)
+    {
+    }
 
     public static function all(): self
     {

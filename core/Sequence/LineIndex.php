@@ -13,7 +13,9 @@ final class LineIndex
     /** @var array<string, int> path such as "steps.2.bring" => line, from 1 */
     private array $lines = [];
 
-    private function __construct() {}
+    private function __construct()
+    {
+    }
 
     public static function of(string $yaml): self
     {
@@ -35,7 +37,7 @@ final class LineIndex
         return $this->lines[$path] ?? 1;
     }
 
-    /** @param list<array{int, string, int}> $open */
+    /** @param  list<array{int, string, int}>  $open */
     private function read(string $text, int $line, array &$open): void
     {
         $indent = strspn($text, ' ');
@@ -56,7 +58,7 @@ final class LineIndex
         }
     }
 
-    /** @param list<array{int, string, int}> $open */
+    /** @param  list<array{int, string, int}>  $open */
     private function item(int $indent, int $line, array &$open): string
     {
         $this->close($open, $indent, true);

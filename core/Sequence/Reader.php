@@ -10,8 +10,10 @@ final class Reader
     /** @var array<string, true> */
     private array $asked = [];
 
-    /** @param array<array-key, mixed> $map */
-    private function __construct(private readonly array $map, private readonly string $path, private readonly LineIndex $lines, public readonly ?int $step) {}
+    /** @param  array<array-key, mixed>  $map */
+    private function __construct(private readonly array $map, private readonly string $path, private readonly LineIndex $lines, public readonly ?int $step)
+    {
+    }
 
     /** @throws BadSequence when it is no mapping */
     public static function over(mixed $value, string $path, LineIndex $lines, ?int $step = null): self

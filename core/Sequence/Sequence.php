@@ -33,7 +33,8 @@ final readonly class Sequence
         public array $checkpoints,
         public array $cautions,
         public array $steps,
-    ) {}
+    ) {
+    }
 
     /**
      * The sheet with this shorter side.

@@ -41,7 +41,8 @@ final readonly class Step
         public float $turn,
         public bool $upright,
         public ?string $on,
-    ) {}
+    ) {
+    }
 
     public function label(): string
     {

@@ -20,7 +20,9 @@ final readonly class StepReader
 {
     private const REPEATS = ['other side' => 'mirrored', 'behind' => 'behind'];
 
-    private function __construct(private Reader $in, private int $number) {}
+    private function __construct(private Reader $in, private int $number)
+    {
+    }
 
     /** @throws BadSequence */
     public static function read(Reader $in, int $number): Step

@@ -7,8 +7,10 @@ namespace Cathedra\Core\Wording;
 /** Words of one language by section and key, with {placeholders}. The data are library/wording/*.yaml. */
 final readonly class Phrasebook
 {
-    /** @param array<string, array<array-key, string>> $sections */
-    public function __construct(private array $sections) {}
+    /** @param  array<string, array<array-key, string>>  $sections */
+    public function __construct(private array $sections)
+    {
+    }
 
     /**
      * @param  array<string, string|int>  $with

@@ -23,7 +23,9 @@ final readonly class StepText
      * @param  string  $name  the fold's name, such as "Valley fold"
      * @param  string  $sentence  what to do
      */
-    private function __construct(public string $name, public string $sentence) {}
+    private function __construct(public string $name, public string $sentence)
+    {
+    }
 
     public static function of(FoldedStep $step, Phrasebook $words): self
     {

@@ -43,14 +43,14 @@ final class DatabaseSeeder extends Seeder
         $today = CarbonImmutable::now();
         $four = $today->setTime(16, 0);
         $start = $today->lessThan($four) ? $four : $today->addHour()->startOfHour();
-        $this->taught($juniors, 'dog-face', $a4, $four->subDays(14), 40, ['dog-face', 5]);
-        $this->taught($families, 'helmet', $news, $today->setTime(10, 0)->subDays(10), 60, ['helmet', 8]);
-        $this->lesson($juniors, 'drinking-cup', $a4, $start, 60, false);
-        $this->lesson($lunch, 'helmet', $news, $today->setTime(12, 30)->addDays(3), 45, false);
-        $this->lesson($families, 'drinking-cup', $a4, $today->setTime(10, 0)->addDays(4), 60, true);
+        $this->taught($juniors, 'dog-face', $a4, $four->subDays(14), 40, 5);
+        $this->taught($juniors, 'drinking-cup', $a4, $four->subDays(7), 60, 7);
+        $this->lesson($juniors, 'helmet', $a4, $start, 60, false);
+        $this->lesson($lunch, 'drinking-cup', $news, $today->setTime(12, 30)->addDays(3), 45, false);
+        $this->lesson($families, 'dog-face', $a4, $today->setTime(10, 0)->addDays(4), 60, true);
     }
 
-    /** @param list<string> $names */
+    /** @param  list<string>  $names */
     private function group(Organisation $library, string $name, string $band, int $helpers, array $names): Group
     {
         $group = $library->groups()->create(['name' => $name, 'age_band' => $band, 'helpers' => $helpers]);
@@ -72,16 +72,15 @@ final class DatabaseSeeder extends Seeder
             'starts_at' => $at, 'minutes' => $minutes, 'helpers' => $group->helpers, 'side_mm' => null, 'paper_ready' => $ready]);
     }
 
-    /** @param array{string, int} $model and its number of steps */
-    private function taught(Group $group, string $slug, Stock $stock, CarbonImmutable $at, int $minutes, array $model): void
+    private function taught(Group $group, string $slug, Stock $stock, CarbonImmutable $at, int $minutes, int $steps): void
     {
         $lesson = $this->lesson($group, $slug, $stock, $at, $minutes, true);
-        $lesson->update(['step' => $model[1] + 1, 'started_at' => $at, 'ended_at' => $at->addMinutes($minutes - 3)]);
+        $lesson->update(['step' => $steps + 1, 'started_at' => $at, 'ended_at' => $at->addMinutes($minutes - 3)]);
         foreach ($group->learners()->get() as $i => $learner) {
             [$outcome, $step] = match (true) {
-                $i % 9 === 7 => ['away', null],
-                $i % 7 === 5 => ['stopped', $model[1] - 1],
-                $i % 4 === 2 => ['help', null],
+                ($i + $steps) % 9 === 7 => ['away', null],
+                ($i + $steps) % 8 === 5 => ['stopped', $steps - 1 - $i % 2],
+                ($i + $steps) % 4 === 2 => ['help', null],
                 default => ['alone', null],
             };
             $lesson->finishes()->create(['learner_id' => $learner->id, 'outcome' => $outcome, 'step' => $step]);

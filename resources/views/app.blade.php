@@ -6,6 +6,7 @@
     <meta name="theme-color" content="#DFE5E1">
     <title>Cathedra</title>
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
+    <style>@layer cathedra-base;</style>
     @vite('resources/ts/main.ts')
 </head>
 <body>

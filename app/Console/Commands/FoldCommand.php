@@ -22,12 +22,13 @@ final class FoldCommand extends Command
 
     public function handle(LibraryFiles $files): int
     {
-        $file = (string) $this->argument('file');
+        $file = $this->argument('file');
+        $file = is_string($file) ? $file : '';
         $text = $files->text($file) ?? (is_file($file) && is_readable($file) ? (string) file_get_contents($file, length: 1_000_000) : null);
         if ($text === null) {
             return $this->refuse("There is no model \"$file\" on the shelf and no such file. On the shelf: ".implode(', ', $files->slugs()).'.');
         }
-        $side = (string) $this->option('side');
+        $side = $this->option('side');
         if (! is_numeric($side)) {
             return $this->refuse('The side must be a number of millimetres.');
         }

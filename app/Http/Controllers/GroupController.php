@@ -10,6 +10,7 @@ use App\Http\Requests\GroupRequest;
 use App\Library\LessonSheet;
 use App\Library\WallChart;
 use App\Models\Group;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -17,12 +18,17 @@ use OpenApi\Attributes as OA;
 
 final class GroupController extends Controller
 {
-    public function __construct(private readonly LessonSheet $sheet) {}
+    public function __construct(private readonly LessonSheet $sheet)
+    {
+    }
 
     #[OA\Get(path: '/api/groups', operationId: 'groups', responses: [new OA\Response(response: 200, description: 'by name', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/GroupData')))])]
     public function index(Request $request): JsonResponse
     {
-        return response()->json($this->organisation($request)->groups()->with('learners')->limit(200)->get()->map($this->sheet->group(...)));
+        /** @var Collection<int, Group> $groups */
+        $groups = $this->organisation($request)->groups()->with('learners')->limit(200)->get();
+
+        return response()->json($groups->map($this->sheet->group(...)));
     }
 
     #[OA\Post(path: '/api/groups', operationId: 'makeGroup', requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/GroupInput')), responses: [new OA\Response(response: 201, description: 'made', content: new OA\JsonContent(ref: '#/components/schemas/GroupData'))])]

@@ -12,6 +12,7 @@ use App\Models\Lesson;
 use App\Models\Organisation;
 use Carbon\CarbonImmutable;
 use Cathedra\Core\Progress\Finish;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
@@ -21,18 +22,22 @@ final class HomeController extends Controller
     /** Lessons listed before and after the next one. */
     private const LISTED = 6;
 
-    public function __construct(private readonly LessonSheet $sheet, private readonly ModelShelf $shelf) {}
+    public function __construct(private readonly LessonSheet $sheet, private readonly ModelShelf $shelf)
+    {
+    }
 
     #[OA\Get(path: '/api/home', operationId: 'home', responses: [new OA\Response(response: 200, description: 'what is next', content: new OA\JsonContent(ref: '#/components/schemas/HomeData'))])]
     public function __invoke(Request $request): JsonResponse
     {
         $organisation = $this->organisation($request);
         $today = CarbonImmutable::now()->startOfDay();
+        /** @var Collection<int, Lesson> $open */
         $open = $organisation->lessons()->with(LessonSheet::WITH)->whereNull('ended_at')->where('starts_at', '>=', $today)->orderByRaw('started_at IS NULL')->orderBy('starts_at')->limit(self::LISTED + 1)->get();
+        /** @var Collection<int, Lesson> $taught */
         $taught = $organisation->lessons()->with(LessonSheet::WITH)->whereNotNull('ended_at')->orderByDesc('starts_at')->limit(self::LISTED)->get();
-        $cards = $open->map($this->sheet->card(...));
+        $cards = array_map($this->sheet->card(...), array_values($open->all()));
 
-        return response()->json(new HomeData($cards->first(), $cards->slice(1)->values()->all(), $taught->map($this->sheet->card(...))->values()->all(), $this->unfinished($organisation)));
+        return response()->json(new HomeData($cards[0] ?? null, array_slice($cards, 1), array_map($this->sheet->card(...), array_values($taught->all())), $this->unfinished($organisation)));
     }
 
     /** @return list<array{group: string, group_id: int, model_title: string, names: list<string>}> who stopped and has not finished since */

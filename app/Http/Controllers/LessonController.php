@@ -33,7 +33,9 @@ final class LessonController extends Controller
 {
     private const PER_PAGE = 25;
 
-    public function __construct(private readonly LessonSheet $sheet, private readonly ModelShelf $shelf) {}
+    public function __construct(private readonly LessonSheet $sheet, private readonly ModelShelf $shelf)
+    {
+    }
 
     #[OA\Get(path: '/api/lessons', operationId: 'lessons', parameters: [new OA\Parameter(name: 'page', in: 'query', schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'newest first', content: new OA\JsonContent(required: ['lessons', 'page', 'pages'], properties: [new OA\Property(property: 'lessons', type: 'array', items: new OA\Items(ref: '#/components/schemas/LessonCard')), new OA\Property(property: 'page', type: 'integer'), new OA\Property(property: 'pages', type: 'integer')]))])]
     public function index(Request $request): JsonResponse

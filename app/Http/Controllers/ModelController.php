@@ -13,7 +13,9 @@ use OpenApi\Attributes as OA;
 
 final class ModelController extends Controller
 {
-    public function __construct(private readonly ModelShelf $shelf) {}
+    public function __construct(private readonly ModelShelf $shelf)
+    {
+    }
 
     #[OA\Get(path: '/api/models', operationId: 'models', responses: [new OA\Response(response: 200, description: 'easiest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/ModelSummary')))])]
     public function index(): JsonResponse

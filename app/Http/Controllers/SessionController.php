@@ -21,7 +21,9 @@ final class SessionController extends Controller
     /** Tries per minute for one address and one account. */
     private const TRIES = 6;
 
-    public function __construct(private readonly LibraryFiles $files) {}
+    public function __construct(private readonly LibraryFiles $files)
+    {
+    }
 
     #[OA\Get(path: '/api/me', operationId: 'me', responses: [new OA\Response(response: 200, description: 'who is signed in', content: new OA\JsonContent(ref: '#/components/schemas/AccountData')), new OA\Response(response: 401, description: 'nobody', content: new OA\JsonContent(ref: '#/components/schemas/Problem'))])]
     public function show(Request $request): JsonResponse
@@ -50,7 +52,7 @@ final class SessionController extends Controller
     #[OA\Post(path: '/api/sign-out', operationId: 'signOut', responses: [new OA\Response(response: 204, description: 'signed out')])]
     public function destroy(Request $request): Response
     {
-        Auth::guard('web')->logout();
+        Auth::logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();
 

@@ -52,7 +52,7 @@ final class LessonRequest extends ApiRequest
         $start = CarbonImmutable::parse($this->string('starts_at')->toString());
 
         return [
-            ...$this->safe()->except(['starts_at', 'ends_at']),
+            ...array_diff_key($this->validated(), ['starts_at' => 0, 'ends_at' => 0]),
             'starts_at' => $start,
             'minutes' => (int) $start->diffInMinutes(CarbonImmutable::parse($this->string('ends_at')->toString())),
         ];

@@ -11,7 +11,9 @@ use Cathedra\Core\Sequence\Landmark\Setting;
 /** Through two points, or along a crease that is there; the side of $move moves. */
 final readonly class Along implements Alignment
 {
-    public function __construct(public LineRef $line, public PointRef $move) {}
+    public function __construct(public LineRef $line, public PointRef $move)
+    {
+    }
 
     public function locate(Setting $setting): Crease
     {

@@ -19,7 +19,8 @@ final readonly class Bring implements Alignment
         public PointRef|LineRef $what,
         public PointRef|LineRef $to,
         public ?PointRef $through,
-    ) {}
+    ) {
+    }
 
     public function locate(Setting $setting): Crease
     {

@@ -10,7 +10,9 @@ use Cathedra\Core\Geometry\Point;
 /** A located crease: the line (its positive side moves), where the fingers take hold, and where that place comes to lie. */
 final readonly class Crease
 {
-    public function __construct(public Line $line, public Point $grip, public Point $landing) {}
+    public function __construct(public Line $line, public Point $grip, public Point $landing)
+    {
+    }
 
     /** The crease along $line that moves the side on which $grip lies. */
     public static function moving(Line $line, Point $grip): self

@@ -11,7 +11,9 @@ use Cathedra\Core\Sequence\Landmark\Setting;
 /** Perpendicular to an edge through a point: the edge is laid on itself; the side of $move moves. */
 final readonly class SquareTo implements Alignment
 {
-    public function __construct(public LineRef $edge, public PointRef $through, public PointRef $move) {}
+    public function __construct(public LineRef $edge, public PointRef $through, public PointRef $move)
+    {
+    }
 
     public function locate(Setting $setting): Crease
     {

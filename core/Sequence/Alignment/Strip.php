@@ -11,8 +11,10 @@ use Cathedra\Core\Sequence\Landmark\Setting;
 /** A strip of a given width along an edge: the crease runs beside the edge, which moves. */
 final readonly class Strip implements Alignment
 {
-    /** @param float $wide share of the sheet's shorter side */
-    public function __construct(public LineRef $edge, public float $wide) {}
+    /** @param  float  $wide share of the sheet's shorter side */
+    public function __construct(public LineRef $edge, public float $wide)
+    {
+    }
 
     public function locate(Setting $setting): Crease
     {

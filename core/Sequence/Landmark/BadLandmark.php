@@ -7,4 +7,6 @@ namespace Cathedra\Core\Sequence\Landmark;
 use Cathedra\Core\CathedraException;
 
 /** A landmark that is not written as docs/fold-sequence.md says. */
-final class BadLandmark extends CathedraException {}
+final class BadLandmark extends CathedraException
+{
+}

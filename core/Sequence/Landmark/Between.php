@@ -9,7 +9,9 @@ use Cathedra\Core\Geometry\Point;
 /** A share of the way from one point to another: a half, a third, two fifths. */
 final readonly class Between implements PointRef
 {
-    public function __construct(public float $share, public PointRef $from, public PointRef $to) {}
+    public function __construct(public float $share, public PointRef $from, public PointRef $to)
+    {
+    }
 
     public function locate(Setting $setting): Point
     {

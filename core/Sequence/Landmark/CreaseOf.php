@@ -11,7 +11,9 @@ use Cathedra\Core\Geometry\Point;
 /** The crease that a step made, by the step's number or the name it gave. In several layers it must lie along one line now. */
 final readonly class CreaseOf implements LineRef
 {
-    public function __construct(public string $label) {}
+    public function __construct(public string $label)
+    {
+    }
 
     public function trace(Setting $setting): Stretch
     {

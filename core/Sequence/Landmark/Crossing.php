@@ -10,7 +10,9 @@ use Cathedra\Core\Geometry\Point;
 /** Where two lines meet, perhaps beyond their ends. */
 final readonly class Crossing implements PointRef
 {
-    public function __construct(public LineRef $first, public LineRef $second) {}
+    public function __construct(public LineRef $first, public LineRef $second)
+    {
+    }
 
     public function locate(Setting $setting): Point
     {

@@ -10,7 +10,9 @@ use Cathedra\Core\Geometry\Point;
 /** A point that an earlier step marked; it follows the paper. */
 final readonly class Mark implements PointRef
 {
-    public function __construct(public string $name) {}
+    public function __construct(public string $name)
+    {
+    }
 
     public function locate(Setting $setting): Point
     {

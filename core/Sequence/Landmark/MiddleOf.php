@@ -9,7 +9,9 @@ use Cathedra\Core\Geometry\Point;
 /** The middle of an edge or crease. */
 final readonly class MiddleOf implements PointRef
 {
-    public function __construct(public LineRef $line) {}
+    public function __construct(public LineRef $line)
+    {
+    }
 
     public function locate(Setting $setting): Point
     {

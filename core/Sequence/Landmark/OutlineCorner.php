@@ -10,7 +10,9 @@ use Cathedra\Core\Geometry\Point;
 /** The corner of the silhouette that lies furthest in a direction. */
 final readonly class OutlineCorner implements PointRef
 {
-    public function __construct(public Direction $direction) {}
+    public function __construct(public Direction $direction)
+    {
+    }
 
     public function locate(Setting $setting): Point
     {

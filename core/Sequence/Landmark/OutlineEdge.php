@@ -9,7 +9,9 @@ use Cathedra\Core\Folding\Direction;
 /** The side of the silhouette that faces a direction. */
 final readonly class OutlineEdge implements LineRef
 {
-    public function __construct(public Direction $direction) {}
+    public function __construct(public Direction $direction)
+    {
+    }
 
     public function trace(Setting $setting): Stretch
     {

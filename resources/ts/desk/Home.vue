@@ -86,7 +86,7 @@ h1 { font-size: clamp(2rem, 3.8vw, 3.1rem); font-weight: 800; }
 .start { font-size: 1.3rem !important; padding: 0 34px; }
 .look { font-weight: 700; color: var(--ink); padding: 12px 4px; }
 .below { display: grid; grid-template-columns: 1.35fr 1fr; gap: 36px; }
-.entry { display: grid; grid-template-columns: 130px 1fr 1fr; gap: 12px; padding: 12px 0; border-top: 1px solid var(--rule); color: var(--ink); text-decoration: none; }
+.entry { display: grid; grid-template-columns: 160px 1fr 1fr; gap: 12px; padding: 12px 0; border-top: 1px solid var(--rule); color: var(--ink); text-decoration: none; }
 .entry.two { grid-template-columns: 1fr auto; }
 h2 { padding-bottom: 10px; }
 .empty { padding: 48px; margin: 40px 0; }

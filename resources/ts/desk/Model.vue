@@ -58,7 +58,7 @@ const colour = ref<string>(colours[0])
 h1 { font-size: 2.8rem; font-weight: 800; }
 .say { font-size: 1.2rem; }
 .facts { display: grid; grid-template-columns: repeat(3, 1fr); gap: 24px; }
-.number { flex: 0 0 170px; }
+.number { flex: 0 0 205px; }
 .swatches { border: 0; padding: 0; }
 .swatches button { width: 44px; height: 44px; margin-right: 6px; }
 .swatches button[aria-pressed='true'] { box-shadow: 0 0 0 3px var(--paper), 0 0 0 6px var(--ink); }

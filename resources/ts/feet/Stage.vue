@@ -121,8 +121,7 @@ onKeyStroke((event) => {
         <div :key="shown" class="pictures"><div class="picture big"><FoldPicture :scene="step.before" :title="step.sentence" /></div><div class="picture"><FoldPicture :scene="step.after" :title="t('stage.after')" /></div></div>
         <div class="must"><div><h2>{{ t('stage.true') }}</h2><p>{{ step.checks.join(' ') }}</p></div><div v-if="step.note"><h2>{{ t('stage.note') }}</h2><p>{{ step.note }}</p></div></div>
       </template>
-      <template v-else><h1>{{ t('stage.end') }}</h1><div class="picture big"><FoldPicture :scene="model.data.value.summary.picture" :title="model.data.value.summary.title" /></div>
-        <v-btn color="primary" class="fold-button" size="x-large" height="64" @click="close">{{ t('stage.close') }}</v-btn></template>
+      <template v-else><h1>{{ t('stage.end') }}</h1><div class="picture big"><FoldPicture :scene="model.data.value.summary.picture" :title="model.data.value.summary.title" /></div></template>
     </section>
     <aside>
       <p v-if="advice.text" class="advice" :class="{ now: advice.now }" role="status">{{ advice.text }}</p>

@@ -45,7 +45,7 @@ const have = computed(() => {
         <p class="quiet why">{{ paper.spare_reason }}</p>
         <p :class="paper.short > 0 ? 'warn' : 'good'" class="have">{{ have }}</p>
         <div class="drawn">
-          <CutDrawing :width="paper.stock.width_mm" :height="paper.stock.height_mm" :squares="paper.drawing" :by-diagonal="paper.by_diagonal" :title="t('paper.drawing', { name: paper.stock.name })" />
+          <CutDrawing :width="paper.stock.width_mm" :height="paper.stock.height_mm" :squares="paper.drawing" :by-diagonal="paper.by_diagonal" :strip="t('paper.strip')" :title="t('paper.drawing', { name: paper.stock.name })" />
           <div class="stack">
             <h2>{{ t('paper.howTo') }}</h2>
             <ol><li v-for="step in paper.steps" :key="step">{{ step }}</li></ol>

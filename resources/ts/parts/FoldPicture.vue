@@ -61,7 +61,7 @@ const signs: Record<string, { path: string; tip: string }> = {
       <polygon v-if="arrow.kind === 'fold-unfold'" :points="head(arrow.bend, arrow.from)" fill="#17252D" />
     </g>
     <circle v-for="(dot, i) in scene.dots" :key="`d${i}`" :cx="x(dot)" :cy="y(dot)" :r="1.3 * unit" fill="#F4B31A" stroke="#17252D" :stroke-width="0.35 * unit" />
-    <g v-for="(sign, i) in scene.signs" :key="sign" :transform="`translate(${left + (9 + 18 * i) * unit} ${-bottom - 8 * unit}) scale(${unit})`">
+    <g v-for="(sign, i) in scene.signs" :key="sign" :transform="`translate(${left + (9 + 18 * i) * unit} ${-bottom - 9 * unit}) scale(${1.3 * unit})`">
       <path :d="signs[sign]?.path" fill="none" stroke="#17252D" stroke-width="0.9" /><polygon :points="signs[sign]?.tip" fill="#17252D" />
     </g>
   </svg>

@@ -19,6 +19,7 @@ const path = computed(() => {
     return `${from} L${x(line.start + line.seconds)} ${y(level)}`
   }).join(' ')
 })
+const end = computed(() => { const last = props.plan.lines[props.plan.lines.length - 1]; return last ? last.start + last.seconds : 0 })
 const ticks = computed(() => {
   const every = total.value > 4500 ? 900 : 600
   return Array.from({ length: Math.floor(total.value / every) + 1 }, (_, i) => i * every)
@@ -30,7 +31,7 @@ const diamonds = computed(() => props.plan.lines.filter((l) => l.kind === 'check
   <svg :viewBox="`0 0 ${W} ${H}`" role="img" :aria-label="title" class="chart">
     <g v-for="n in steps" :key="n"><line :x1="44" :x2="W - 56" :y1="y(n)" :y2="y(n)" stroke="#E3E6E1" /><text x="30" :y="y(n) + 5" text-anchor="end" font-size="14">{{ n }}</text></g>
     <text v-for="s in ticks" :key="s" :x="x(s)" :y="H - 12" text-anchor="middle" font-size="14">{{ clock(startsAt, s) }}</text>
-    <path :d="`${path} L${x(plan.needed_minutes * 60)} ${y(0)} L${x(0)} ${y(0)} Z`" fill="#8CC4C8" fill-opacity="0.3" />
+    <path :d="`${path} L${x(end)} ${y(0)} L${x(0)} ${y(0)} Z`" fill="#8CC4C8" fill-opacity="0.3" />
     <path :d="path" fill="none" stroke="#17252D" stroke-width="3" stroke-linejoin="round" />
     <path v-for="(d, i) in diamonds" :key="i" :d="`M${d.cx - 8} ${d.cy}l8 -8 8 8 -8 8z`" fill="#F4B31A" stroke="#17252D" />
     <line :x1="x(plan.slot_minutes * 60)" :x2="x(plan.slot_minutes * 60)" y1="20" :y2="H - 36" stroke="#B23A26" stroke-width="3" />
