@@ -22,7 +22,7 @@ final class CannotFold extends CathedraException
 
     public static function nothingBeyond(): self
     {
-        return new self('The crease does not cross the paper, so nothing would move. Choose points on the paper that are further apart.');
+        return new self('The crease does not cross the paper, so nothing would be folded. Choose points further inside the paper.');
     }
 
     public static function joined(Point $place): self

@@ -88,6 +88,9 @@ final class SimpleFold
             throw CannotFold::nothingBeyond();
         }
         $flaps = Flaps::beyond($this->state, $this->line);
+        if (count($this->moving) === $this->state->faceCount() && Flaps::beyond($this->state, $this->line->reversed())->count() === 0) {
+            throw CannotFold::nothingBeyond();
+        }
         $isMoving = array_fill_keys($this->moving, true);
         foreach ($this->state->pattern->creases() as $edge) {
             [$p, $q] = $this->state->ends($edge);

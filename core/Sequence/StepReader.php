@@ -133,7 +133,11 @@ final readonly class StepReader
     private function steps(FoldKind $kind): array
     {
         if ($kind === FoldKind::Unfold) {
-            return [$this->in->whole('step', 1, max(1, $this->number - 1), $this->number - 1)];
+            if ($this->number === 1) {
+                throw $this->in->bad('step', 'Nothing has been folded before the first step, so there is nothing to unfold.');
+            }
+
+            return [$this->in->whole('step', 1, $this->number - 1, $this->number - 1)];
         }
         if ($kind !== FoldKind::Repeat) {
             return [];

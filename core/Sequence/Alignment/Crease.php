@@ -4,19 +4,30 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Sequence\Alignment;
 
+use Cathedra\Core\Folding\CannotFold;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 
 /** A located crease: the line (its positive side moves), where the fingers take hold, and where that place comes to lie. */
 final readonly class Crease
 {
+    /** mm: a point named to say a side is at least a hair away from the crease. */
+    private const ON_THE_LINE = 1e-4;
+
     public function __construct(public Line $line, public Point $grip, public Point $landing)
     {
     }
 
-    /** The crease along $line that moves the side on which $grip lies. */
+    /**
+     * The crease along $line that moves the side on which $grip lies.
+     *
+     * @throws CannotFold when $grip lies on the line, so that no side is meant
+     */
     public static function moving(Line $line, Point $grip): self
     {
+        if (abs($line->distanceTo($grip)) < self::ON_THE_LINE) {
+            throw CannotFold::because('The point that says which side moves lies on the crease itself; name a point beside it.', $grip);
+        }
         $line = $line->distanceTo($grip) < 0 ? $line->reversed() : $line;
 
         return new self($line, $grip, $line->reflected($grip));

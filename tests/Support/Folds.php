@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Support;
+
+use Cathedra\Core\Folding\FoldDocument;
+use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Sequence\FoldedModel;
+use Cathedra\Core\Sequence\Folder;
+use Cathedra\Core\Sequence\Loader;
+use PHPUnit\Framework\Assert;
+
+/** Short ways to fold in tests. */
+final class Folds
+{
+    private const HEAD = "title: Test\nabout: For a test.\nside_up: %s\nage_from: 5\ndifficulty: 1\nsheet: %s\nsteps:\n";
+
+    /** Folds steps written as YAML list entries, from a square of 100 mm. */
+    public static function steps(string $steps, string $up = 'front', string $sheet = 'square', float $side = 100.0): FoldedModel
+    {
+        return Folder::fold(Loader::load('test', sprintf(self::HEAD, $up, $sheet).$steps), $side);
+    }
+
+    public static function library(string $slug): FoldedModel
+    {
+        $file = dirname(__DIR__, 2)."/library/models/$slug.yaml";
+
+        return Folder::fold(Loader::load($slug, (string) file_get_contents($file)), 150.0);
+    }
+
+    /** @return list<string> */
+    public static function slugs(): array
+    {
+        return array_map(static fn (string $p): string => basename($p, '.yaml'), glob(dirname(__DIR__, 2).'/library/models/*.yaml') ?: []);
+    }
+
+    /** The independent checker has nothing against this state. */
+    public static function assertPaper(FoldedState $state, string $what = ''): void
+    {
+        $frame = json_decode((string) json_encode(FoldDocument::frame($state)), true);
+        Assert::assertSame([], FoldChecker::complaints($frame), $what);
+    }
+}
