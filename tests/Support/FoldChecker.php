@@ -25,8 +25,10 @@ final class FoldChecker
     /** @var list<bool> */
     private array $up = [];
 
-    /** @param array<string, mixed> $f */
-    private function __construct(private readonly array $f) {}
+    /** @param  array<string, mixed>  $f */
+    private function __construct(private readonly array $f)
+    {
+    }
 
     /**
      * @param  array<string, mixed>  $frame
@@ -245,7 +247,7 @@ final class FoldChecker
         return true;
     }
 
-    /** @param list<array{float, float}> $points */
+    /** @param  list<array{float, float}>  $points */
     private static function area(array $points): float
     {
         $sum = 0.0;

@@ -20,7 +20,7 @@ final class FoldFixture
         return $document['file_frames'];
     }
 
-    /** @param array<string, mixed> $frame */
+    /** @param  array<string, mixed>  $frame */
     public static function pattern(array $frame): Pattern
     {
         $edges = [];

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-// Stands in for symfony/polyfill-php85: the two PHP 8.5 functions that the framework calls.
+// Stands in for symfony/polyfill-php85: the PHP 8.5 functions that the framework and its test case call.
 
 if (! function_exists('array_first')) {
     /** @param  array<array-key, mixed>  $array */
@@ -17,5 +17,25 @@ if (! function_exists('array_last')) {
     function array_last(array $array): mixed
     {
         return $array === [] ? null : $array[array_key_last($array)];
+    }
+}
+
+if (! function_exists('get_error_handler')) {
+    function get_error_handler(): ?callable
+    {
+        $handler = set_error_handler(null);
+        restore_error_handler();
+
+        return $handler;
+    }
+}
+
+if (! function_exists('get_exception_handler')) {
+    function get_exception_handler(): ?callable
+    {
+        $handler = set_exception_handler(null);
+        restore_exception_handler();
+
+        return $handler;
     }
 }

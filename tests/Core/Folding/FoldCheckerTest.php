@@ -22,13 +22,33 @@ final class FoldCheckerTest extends TestCase
     {
         $frame = FoldFixture::frames()[1];
         $faults = [
-            'stretched' => static function (array $f): array { $f['vertices_coords'][1][0] += 0.5; return $f; },
-            'M for V' => static function (array $f): array { $f['edges_assignment'][0] = 'M'; return $f; },
-            'order missing' => static function (array $f): array { array_pop($f['faceOrders']); return $f; },
-            'face lost' => static function (array $f): array { array_pop($f['faces_vertices']); return $f; },
+            'stretched' => static function (array $f): array {
+                $f['vertices_coords'][1][0] += 0.5;
+
+                return $f;
+            },
+            'M for V' => static function (array $f): array {
+                $f['edges_assignment'][0] = 'M';
+
+                return $f;
+            },
+            'order missing' => static function (array $f): array {
+                array_pop($f['faceOrders']);
+
+                return $f;
+            },
+            'face lost' => static function (array $f): array {
+                array_pop($f['faces_vertices']);
+
+                return $f;
+            },
         ];
         foreach (array_keys($frame['faceOrders']) as $i) {
-            $faults["order $i turned"] = static function (array $f) use ($i): array { $f['faceOrders'][$i][2] *= -1; return $f; };
+            $faults["order $i turned"] = static function (array $f) use ($i): array {
+                $f['faceOrders'][$i][2] *= -1;
+
+                return $f;
+            };
         }
         $missed = [];
         foreach ($faults as $name => $spoil) {

@@ -100,7 +100,7 @@ final class InvariantsTest extends TestCase
         self::assertSame(['closed', 'open', 'open'], $kinds);
     }
 
-    /** @param list<Isometry> $placements */
+    /** @param  list<Isometry>  $placements */
     private function assertRefused(FoldedState $state, array $placements, LayerOrder $order, string $why = ''): void
     {
         try {

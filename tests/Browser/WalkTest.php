@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Database\Seeders\DatabaseSeeder;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use PHPUnit\Framework\TestCase;
+
+/** The whole path as the demo lead walks it: choose, paper, plan, teach, keep; by mouse, and once by keyboard alone. */
+final class WalkTest extends TestCase
+{
+    private Browser $browser;
+
+    protected function setUp(): void
+    {
+        $base = getenv('CATHEDRA_TEST_URL');
+        $base !== false || self::fail('Run the browser tests with bin/test browser, which starts the application.');
+        $this->browser = Browser::open($base);
+    }
+
+    protected function tearDown(): void
+    {
+        $this->browser->close();
+    }
+
+    public function testByMouse(): void
+    {
+        $b = $this->browser;
+        $this->signIn();
+        $b->click('Plan a lesson', 'a')->waitForPath('#^/lessons/new$#');
+        $b->saying('Dog face', 'b')->click();
+        $b->click('Plan this lesson', 'button')->waitForPath('#^/lessons/\d+/paper$#');
+        $lesson = explode('/', $b->path())[2];
+        $b->saying('sheets of', 'h1');
+        $b->fill('Side of the square', '105')->click('Save and count again', 'button')->saying('4 from each', 'h1');
+        $b->find(".strip a[href='/lessons/$lesson/plan']")->click();
+        $b->saying('It fits', 'h1');
+        $b->click('Start teaching', 'a')->waitForPath('#/teach$#');
+        $b->saying('Before the first step', 'h1');
+        for ($step = 1; $step <= 5; $step++) {
+            $b->click('Next step', 'button');
+            $b->saying("$step ", 'h1');
+            $b->find('.seats li:nth-child(1) button')->click();
+            $b->saying("$step done", 'span');
+        }
+        $b->find('.seats li:nth-child(2) button')->click();
+        $b->until(fn (): bool => count($this->all('.seats button.done')) === 2, 'two seats are not done');
+        $b->click('Undo mark', 'button');
+        $b->until(fn (): bool => count($this->all('.seats button.done')) === 1, 'the mark was not taken back');
+
+        $b->visit("/lessons/$lesson/teach"); // reload: same step, same seats
+        $b->saying('5 ', 'h1');
+        $b->until(fn (): bool => count($this->all('.seats button.done')) === 1, 'the seat was forgotten');
+        $b->click('Next step', 'button')->saying('Finished', 'h1');
+        $b->click('End the lesson', 'button')->waitForPath('#/keep$#');
+        $b->saying('1 of', 'h1');
+        $b->find('.people li:nth-child(2) label:nth-of-type(2) input')->click();
+        $b->saying('2 of', 'h1');
+        $b->click('Wall chart of', 'a')->waitForPath('#^/groups/\d+$#');
+        self::assertStringContainsString('models finished', $b->saying('models finished', 'span')->getText());
+    }
+
+    public function testByKeyboardAlone(): void
+    {
+        $b = $this->browser;
+        $b->visit('/sign-in')->find('form');
+        $this->tabTo('input[type=email]');
+        $b->press(DatabaseSeeder::EMAIL, WebDriverKeys::TAB, DatabaseSeeder::PASSWORD, WebDriverKeys::ENTER)->waitForPath('#^/$#');
+        $b->find('.start');
+        $this->tabTo('a.start');
+        $b->press(WebDriverKeys::ENTER)->waitForPath('#/teach$#');
+        $b->saying('Before the first step', 'h1');
+        $b->press(WebDriverKeys::ARROW_RIGHT);
+        $b->saying('1 Turn round', 'h1');
+        $b->press(WebDriverKeys::PAGE_DOWN); // a presenter's clicker
+        $b->saying('2 Diagonal fold', 'h1');
+        $this->tabTo('.seats li:nth-child(3) button');
+        $b->press(WebDriverKeys::ENTER);
+        $b->saying('2 done', 'span');
+        $b->press('h');
+        $this->tabTo('.seats li:nth-child(4) button');
+        $b->press(WebDriverKeys::SPACE);
+        $b->saying('needs help', 'span');
+        $b->press('u');
+        $b->until(fn (): bool => count($this->all('.seats button.help')) === 0, 'the mark was not taken back');
+        $b->press('b');
+        $b->saying('The wall is dark', 'button');
+        $b->press('b', WebDriverKeys::ARROW_LEFT);
+        $b->saying('1 Turn round', 'h1');
+        $this->tabTo('a.leave');
+        $b->press(WebDriverKeys::ENTER)->waitForPath('#/plan$#');
+        $b->find('h1');
+        foreach (['s' => 'Easiest first', 'c' => 'kinds of paper', 'g' => 'groups'] as $key => $title) {
+            $b->press($key)->saying($title, 'h1');
+        }
+        self::assertSame('Keys', $b->press('?')->saying('Keys', 'h2')->getText());
+    }
+
+    public function testFromAnEmptyDatabase(): void
+    {
+        $account = shell_exec('php artisan cathedra:account Noor noor'.bin2hex(random_bytes(3)).'@empty.example "Empty house '.bin2hex(random_bytes(3)).'"');
+        self::assertSame(1, preg_match('/Sign in as (\S+) with the password (\S+)/', (string) $account, $m));
+        $b = $this->browser;
+        $this->signIn($m[1], $m[2]);
+        $b->saying('No lesson is coming', 'h1');
+        $b->click('Enter a group', 'a')->waitForPath('#^/groups$#');
+        $b->fill('Name of the group', 'Pier class')->fill('Given names', "Ola\nPer\n<b>x</b>")->click('Save', 'button');
+        $b->saying('Line 3: Names are plain text');
+        $b->fill('Given names', "Ola\nPer")->click('Save', 'button')->saying('Pier class', 'h2');
+        $b->visit('/cupboard')->saying('The cupboard is empty', 'h1');
+        $b->fill('Name', 'A4')->fill('Width', '0')->fill('Height', '297')->click('Save', 'button')->saying('between 10 and 2000 mm');
+        $b->fill('Width', '210')->click('Save', 'button')->saying('gives a square of 210 mm');
+        $b->visit('/lessons/new')->saying('A new lesson', 'h1');
+        $b->until(fn (): bool => count($this->all('.model.chosen')) === 1, 'no model is chosen beforehand');
+        $b->saying('Pier class, 2', 'span');
+        $b->click('Plan this lesson', 'button')->waitForPath('#/paper$#');
+        $b->saying('3 sheets of A4', 'h1');
+    }
+
+    public function testNoSeriousFaultForAssistiveTechnology(): void
+    {
+        $b = $this->browser;
+        $axe = (string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js');
+        $check = function (string $path) use ($b, $axe): array {
+            $b->visit($path)->find('h1');
+            usleep(700_000);
+            $b->driver->executeScript($axe);
+            $found = $b->driver->executeAsyncScript('const done = arguments[arguments.length - 1]; axe.run(document, {resultTypes: ["violations", "passes"]}).then(r => done(r.passes.length < 5 ? ["axe found nothing to look at"] : r.violations.filter(v => v.impact === "serious" || v.impact === "critical").map(v => v.id + ": " + v.nodes.map(n => n.html).slice(0, 3).join(" | "))))');
+
+            return array_map(static fn (string $v): string => "$path $v", $found);
+        };
+        $b->driver->manage()->timeouts()->setScriptTimeout(30);
+        $faults = $check('/sign-in');
+        $this->signIn();
+        $lesson = preg_match('#/lessons/(\d+)/#', (string) $b->find('.strip a')->getAttribute('href'), $m) === 1 ? $m[1] : '0';
+        foreach (['/', '/shelf', '/shelf/helmet', '/cupboard', '/groups', '/groups/1', "/lessons/$lesson/choose", "/lessons/$lesson/paper", "/lessons/$lesson/plan", "/lessons/$lesson/keep", "/lessons/$lesson/teach"] as $path) {
+            $faults = [...$faults, ...$check($path)];
+        }
+        self::assertSame([], $faults);
+    }
+
+    private function signIn(string $email = DatabaseSeeder::EMAIL, string $password = DatabaseSeeder::PASSWORD): void
+    {
+        $this->browser->visit('/sign-in')->find('form');
+        $this->browser->fill('E-mail', $email)->fill('Password', $password)->click('Sign in', 'button')->waitForPath('#^/$#');
+        $this->browser->find('h1');
+    }
+
+    private function tabTo(string $css): void
+    {
+        for ($i = 0; $i < 60; $i++) {
+            if ($this->browser->driver->executeScript('return document.activeElement !== null && document.activeElement.matches(arguments[0])', [$css]) === true) {
+                return;
+            }
+            $this->browser->press(WebDriverKeys::TAB);
+        }
+        self::fail("$css cannot be reached with the Tab key");
+    }
+
+    /** @return list<\Facebook\WebDriver\Remote\RemoteWebElement> */
+    private function all(string $css): array
+    {
+        return array_values($this->browser->driver->findElements(WebDriverBy::cssSelector($css)));
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Pacing;
+
+use Cathedra\Core\Pacing\BadPlan;
+use Cathedra\Core\Pacing\BaseTimes;
+use Cathedra\Core\Pacing\Normal;
+use Cathedra\Core\Pacing\Room;
+use Cathedra\Core\Pacing\RunSheet;
+use Cathedra\Core\Pacing\StepLoad;
+use PHPUnit\Framework\TestCase;
+use Tests\Support\Folds;
+
+final class RunSheetTest extends TestCase
+{
+    public function testWithoutSpreadOrHelpItIsThePlainSum(): void
+    {
+        // 60 arrive + 30 hand out + 2 x (10 show + 40 fold) + 20 checkpoint + 50 clear = 260 s
+        $plan = RunSheet::plan(new Room(12, 0, 'adult'), [new StepLoad('valley', 1, false, true), new StepLoad('valley', 1, false, false)], 1, 30, 0, $this->times(0.0, 0.0));
+        self::assertSame(260, $plan->needed);
+        self::assertSame(1800 - 260, $plan->spare());
+        self::assertSame([0, 60, 90, 140, 160, 210], array_column($plan->lines, 'start'));
+        self::assertSame(['block', 'block', 'step', 'checkpoint', 'step', 'block'], array_column($plan->lines, 'kind'));
+    }
+
+    public function testLinesFollowOneAnotherWithoutAGap(): void
+    {
+        $plan = RunSheet::plan(new Room(17, 1, 'junior'), $this->helmet(), 3, 60, 90, $this->times(0.35, 0.12));
+        $at = 0;
+        foreach ($plan->lines as $line) {
+            self::assertSame($at, $line['start']);
+            self::assertGreaterThan(0, $line['seconds']);
+            $at += $line['seconds'];
+        }
+        self::assertSame($at, $plan->needed);
+    }
+
+    public function testMoreLearnersNeverSoonerMoreHelpersNeverLater(): void
+    {
+        $times = $this->times(0.35, 0.12);
+        $before = 0;
+        foreach (range(1, 60) as $learners) {
+            $needed = RunSheet::plan(new Room($learners, 0, 'adult'), $this->helmet(), 3, 60, 0, $times)->needed;
+            self::assertGreaterThanOrEqual($before, $needed);
+            $before = $needed;
+        }
+        foreach (range(0, 8) as $helpers) {
+            $needed = RunSheet::plan(new Room(60, $helpers, 'adult'), $this->helmet(), 3, 60, 0, $times)->needed;
+            self::assertLessThanOrEqual($before, $needed);
+            $before = $needed;
+        }
+    }
+
+    public function testTheSlowestOfNIsAQuantile(): void
+    {
+        // One learner: the median, factor 1. Spread 0.5 and 19 learners: z(0.95) = 1.6449, exp(0.82243) = 2.2760.
+        $one = RunSheet::plan(new Room(1, 0, 'adult'), [new StepLoad('valley', 1, false, false)], 1, 30, 0, $this->times(0.5, 0.0));
+        $many = RunSheet::plan(new Room(19, 0, 'adult'), [new StepLoad('valley', 1, false, false)], 1, 30, 0, $this->times(0.5, 0.0));
+        self::assertSame(50, $one->lines[2]['seconds']);
+        self::assertSame((int) round(10 + 40 * 2.2760), $many->lines[2]['seconds']);
+    }
+
+    public function testNormalQuantiles(): void
+    {
+        foreach (['0.5' => 0.0, '0.975' => 1.959963985, '0.05' => -1.644853627, '0.999' => 3.090232306, '0.01' => -2.326347874] as $p => $z) {
+            self::assertEqualsWithDelta($z, Normal::quantile((float) $p), 1e-6);
+        }
+        $this->expectException(\LogicException::class);
+        Normal::quantile(1.0);
+    }
+
+    public function testLoadsComeFromGeometry(): void
+    {
+        $loads = array_map(static fn ($s): StepLoad => StepLoad::of($s, false), Folds::library('helmet')->steps);
+        // One sheet, one sheet, the doubled corner, the doubled flaps that lie side by side.
+        self::assertSame([1, 1, 2, 2], array_map(static fn (StepLoad $l): int => $l->layers, array_slice($loads, 0, 4)));
+        self::assertTrue($loads[2]->twice);
+        self::assertSame('rotate', $loads[0]->fold);
+    }
+
+    public function testRoomsAndSlotsOutOfBounds(): void
+    {
+        $bad = [
+            static fn () => new Room(0, 0, 'adult'), static fn () => new Room(500, 0, 'adult'), static fn () => new Room(5, -1, 'adult'),
+            fn () => RunSheet::plan(new Room(5, 0, 'adult'), [], 1, -60, 0, $this->times(0, 0)),
+            fn () => RunSheet::plan(new Room(5, 0, 'elves'), [], 1, 60, 0, $this->times(0, 0)),
+            fn () => RunSheet::plan(new Room(5, 0, 'adult'), [new StepLoad('juggle', 1, false, false)], 1, 60, 0, $this->times(0, 0)),
+        ];
+        foreach ($bad as $i => $try) {
+            try {
+                $try();
+                self::fail("case $i was accepted");
+            } catch (BadPlan $e) {
+                self::assertNotSame('', $e->getMessage());
+            }
+        }
+    }
+
+    /** @return list<StepLoad> */
+    private function helmet(): array
+    {
+        return array_map(static fn ($s): StepLoad => StepLoad::of($s, $s->step->number === 3), Folds::library('helmet')->steps);
+    }
+
+    private function times(float $spread, float $stuck): BaseTimes
+    {
+        $folds = array_fill_keys(['valley', 'mountain', 'crease', 'tuck', 'rotate'], ['fold' => 40, 'show' => 10]);
+
+        return new BaseTimes($folds, ['adult' => ['label' => 'adults', 'factor' => 1.0], 'junior' => ['label' => 'juniors', 'factor' => 1.6]], 0.06, $spread, 1.8, 45.0,
+            array_fill(1, 5, $stuck), ['arrive' => 60, 'hand_out' => 30, 'checkpoint' => 20, 'clear' => 50], 'made up for the test');
+    }
+}

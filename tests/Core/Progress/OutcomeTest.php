@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Progress;
+
+use Cathedra\Core\Progress\Finish;
+use Cathedra\Core\Progress\Outcome;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class OutcomeTest extends TestCase
+{
+    /** @return iterable<string, array{list<array{step: int, kind: string}>, Finish, int|null}> */
+    public static function taps(): iterable
+    {
+        yield 'none' => [[], Finish::Away, null];
+        yield 'to the end' => [[['step' => 1, 'kind' => 'done'], ['step' => 5, 'kind' => 'done']], Finish::Alone, null];
+        yield 'to the end with help' => [[['step' => 3, 'kind' => 'help'], ['step' => 5, 'kind' => 'done']], Finish::WithHelp, null];
+        yield 'stuck' => [[['step' => 3, 'kind' => 'done'], ['step' => 4, 'kind' => 'help']], Finish::Stopped, 4];
+        yield 'only asked for help' => [[['step' => 2, 'kind' => 'help']], Finish::Stopped, 1];
+        yield 'out of order' => [[['step' => 5, 'kind' => 'done'], ['step' => 2, 'kind' => 'done']], Finish::Alone, null];
+    }
+
+    /** @param  list<array{step: int, kind: string}>  $marks */
+    #[DataProvider('taps')]
+    public function testTapsBecomeARecord(array $marks, Finish $finish, ?int $step): void
+    {
+        $outcome = Outcome::fromMarks($marks, 5);
+        self::assertSame([$finish, $step], [$outcome->finish, $outcome->step]);
+    }
+
+    public function testBetterEndsRankHigher(): void
+    {
+        $ranks = array_map(static fn (Finish $f): int => $f->rank(), [Finish::Alone, Finish::WithHelp, Finish::Stopped, Finish::Away]);
+        self::assertSame([3, 2, 1, 0], $ranks);
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Process\Process;
+use Tests\Support\FoldChecker;
+
+/** The command line as scripts use it: exit codes, one line on standard error, and no database. */
+final class CommandTest extends TestCase
+{
+    #[DataProvider('models')]
+    public function testFoldPrintsADocumentThatIsPaper(string $model): void
+    {
+        $run = $this->artisan(['cathedra:fold', $model]);
+        self::assertSame([0, ''], [$run->getExitCode(), $run->getErrorOutput()]);
+        $document = json_decode($run->getOutput(), true, 512, JSON_THROW_ON_ERROR);
+        foreach ($document['file_frames'] as $frame) {
+            self::assertSame([], FoldChecker::complaints($frame));
+        }
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function models(): iterable
+    {
+        yield 'cup' => ['drinking-cup'];
+        yield 'helmet' => ['library/models/helmet.yaml'];
+    }
+
+    public function testABadSequenceHasOneLineAndExitCodeOne(): void
+    {
+        $file = tempnam(sys_get_temp_dir(), 'fold');
+        file_put_contents($file, "title: T\nabout: A\nside_up: front\nage_from: 5\ndifficulty: 1\nsteps:\n  - {fold: valley, bring: edge right, to: edge left}\n  - fold: valley\n    bring: mark x\n    to: A\n    layers: all\n");
+        $run = $this->artisan(['cathedra:fold', $file]);
+        unlink($file);
+        self::assertSame([1, ''], [$run->getExitCode(), $run->getOutput()]);
+        self::assertMatchesRegularExpression('/^cathedra: Line 8, step 2: No earlier step sets a mark called "x"\.\n$/', $run->getErrorOutput());
+        self::assertSame(1, $this->artisan(['cathedra:fold', 'no-such-model'])->getExitCode());
+        self::assertSame(1, $this->artisan(['cathedra:fold', 'helmet', '--side=3000'])->getExitCode());
+    }
+
+    public function testCutPlanReadsAndPrintsJson(): void
+    {
+        $run = $this->artisan(['cathedra:cut-plan'], '{"stock":[{"name":"A4","width_mm":210,"height_mm":297,"count":null}],"need":[{"side_mm":105,"count":9}],"kerf_mm":0,"trim_mm":0}');
+        $plan = json_decode($run->getOutput(), true);
+        self::assertSame(['sheets', 'feasible', 'unmet', 'sheets_used', 'used_area_mm2', 'lower_bound_area_mm2', 'optimal'], array_keys($plan));
+        self::assertSame([3, true, true], [$plan['sheets_used'], $plan['feasible'], $plan['optimal']]);
+        foreach (['', 'nonsense', '{"stock":5}'] as $bad) {
+            $run = $this->artisan(['cathedra:cut-plan'], $bad);
+            self::assertSame(1, $run->getExitCode());
+            self::assertSame(1, substr_count($run->getErrorOutput(), "\n"));
+        }
+    }
+
+    /** @param  list<string>  $words */
+    private function artisan(array $words, string $input = ''): Process
+    {
+        $root = dirname(__DIR__, 2);
+        $run = new Process([PHP_BINARY, "$root/artisan", ...$words], $root, ['DB_PORT' => '1'], $input);
+        $run->run();
+
+        return $run;
+    }
+}
