@@ -74,7 +74,7 @@ final readonly class LessonSheet
 
     private function cardFrom(Lesson $lesson, ?PaperData $paper, RunSheet $plan): LessonCard
     {
-        $model = $this->shelf->model($lesson->model)->summary;
+        $model = $this->shelf->summary($lesson->model);
 
         return new LessonCard($lesson->id, $lesson->model, $model->title, $lesson->group_id, $lesson->group->name, $lesson->group->learners->count(),
             $lesson->starts_at->format('Y-m-d\TH:i'), $lesson->minutes, self::minutes($plan->needed), $plan->spare() >= 0,
@@ -85,7 +85,7 @@ final readonly class LessonSheet
 
     private function paper(Lesson $lesson): ?PaperData
     {
-        return $lesson->stock === null ? null : $this->bench->forLesson($lesson->stock, self::learners($lesson), $lesson->side_mm, $lesson->method, $this->shelf->model($lesson->model)->summary);
+        return $lesson->stock === null ? null : $this->bench->forLesson($lesson->stock, self::learners($lesson), $lesson->side_mm, $lesson->method, $this->shelf->summary($lesson->model));
     }
 
     private function plan(Lesson $lesson): RunSheet
@@ -94,7 +94,7 @@ final readonly class LessonSheet
         $room = new Room(self::learners($lesson), $lesson->helpers, $lesson->group->age_band);
         $squaring = $lesson->square_in_lesson ? (int) round($this->bench->squaringSeconds($lesson->method) * ($times->ages[$room->ageBand]['factor'] ?? 1)) : 0;
 
-        return RunSheet::plan($room, $this->shelf->loads($lesson->model), $this->shelf->model($lesson->model)->summary->difficulty, $lesson->minutes, $squaring, $times);
+        return RunSheet::plan($room, $this->shelf->loads($lesson->model), $this->shelf->summary($lesson->model)->difficulty, $lesson->minutes, $squaring, $times);
     }
 
     /** An empty group is planned for one, so that the plan can be looked at before names are in. */

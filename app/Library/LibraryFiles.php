@@ -9,12 +9,20 @@ use Cathedra\Core\Sequence\BadSequence;
 use Cathedra\Core\Sequence\Loader;
 use Cathedra\Core\Sequence\Sequence;
 use Cathedra\Core\Wording\Phrasebook;
+use Illuminate\Contracts\Cache\Repository;
 use Symfony\Component\Yaml\Yaml;
 
 /** The data shipped in library/: models, words, times, paper. Reads files; all rules are in the core. */
-final readonly class LibraryFiles
+final class LibraryFiles
 {
-    public function __construct(private string $folder)
+    /** @var array<string, mixed> parsed files of this request */
+    private array $parsed = [];
+
+    /** @var array<string, string> */
+    private array $versions = [];
+
+    /** @param  Repository|null  $cache keeps parsed YAML between requests; the command line goes without */
+    public function __construct(private readonly string $folder, private readonly ?Repository $cache = null)
     {
     }
 
@@ -47,7 +55,7 @@ final readonly class LibraryFiles
     public function words(): Phrasebook
     {
         /** @var array<string, array<array-key, string>> $sections */
-        $sections = Yaml::parseFile("{$this->folder}/wording/en.yaml");
+        $sections = $this->yaml('/wording/en.yaml');
 
         return new Phrasebook($sections);
     }
@@ -55,7 +63,7 @@ final readonly class LibraryFiles
     public function times(): BaseTimes
     {
         /** @var array{source: string, folds: array<string, array{fold: int, show: int}>, age_factor: array<string, array{label: string, factor: float}>, layers_factor: float, slowest_spread: float, also_factor: float, help_seconds: float, stuck_rate: array<int, float>, blocks: array<string, int>} $data */
-        $data = Yaml::parseFile("{$this->folder}/base-times.yaml");
+        $data = $this->yaml('/base-times.yaml');
 
         return new BaseTimes($data['folds'], $data['age_factor'], $data['layers_factor'], $data['slowest_spread'], $data['also_factor'], $data['help_seconds'], $data['stuck_rate'], $data['blocks'], $data['source']);
     }
@@ -64,26 +72,35 @@ final readonly class LibraryFiles
     public function formats(): array
     {
         /** @var list<array{key: string, name: string, width: float, height: float, grammage: int, kind: string, source: string}> */
-        return Yaml::parseFile("{$this->folder}/paper-formats.yaml");
+        return $this->yaml('/paper-formats.yaml');
     }
 
     /** @return array{spoil_rate: array{values: array<int, float>}, spare_risk: array{value: float}, torn_kerf_mm: array{value: float}, squaring_seconds: array{scissors: int, tear: int}, cautions: array{scissors: string, tear: string}} */
     public function paperRules(): array
     {
         /** @var array{spoil_rate: array{values: array<int, float>}, spare_risk: array{value: float}, torn_kerf_mm: array{value: float}, squaring_seconds: array{scissors: int, tear: int}, cautions: array{scissors: string, tear: string}} */
-        return Yaml::parseFile("{$this->folder}/paper-rules.yaml");
+        return $this->yaml('/paper-rules.yaml');
     }
 
     /** Changes whenever a shipped datum or the engine changes; part of every cache key. */
     public function version(string $slug): string
     {
-        $parts = [(string) $this->text($slug)];
-        foreach (['/wording/en.yaml', '/../core', '/../core/Folding', '/../core/Sequence', '/../core/Diagram', '/../core/Wording', '/../core/Pacing'] as $place) {
-            foreach (is_dir($this->folder.$place) ? (glob($this->folder.$place.'/*.php') ?: []) : [$this->folder.$place] as $file) {
-                $parts[] = $file.filemtime($file).filesize($file);
-            }
-        }
+        return $this->versions[$slug] ??= hash('xxh128', $this->engineVersion().$this->text($slug));
+    }
 
-        return hash('xxh128', implode("\n", $parts));
+    private function engineVersion(): string
+    {
+        return $this->versions[''] ??= hash('xxh128', implode("\n", array_map(
+            static fn (string $file): string => $file.filemtime($file).filesize($file),
+            [$this->folder.'/wording/en.yaml', ...(glob($this->folder.'/../core/*/*.php') ?: []), ...(glob($this->folder.'/../core/Sequence/*/*.php') ?: [])],
+        )));
+    }
+
+    private function yaml(string $file): mixed
+    {
+        $path = $this->folder.$file;
+        $parse = static fn (): mixed => Yaml::parseFile($path);
+
+        return $this->parsed[$file] ??= $this->cache === null ? $parse() : $this->cache->remember("yaml:$file:".filemtime($path).':'.filesize($path), 60 * 60 * 24 * 30, $parse);
     }
 }

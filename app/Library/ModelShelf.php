@@ -19,19 +19,22 @@ use Cathedra\Core\Wording\StepText;
 use Illuminate\Contracts\Cache\Repository;
 
 /** The models, folded once and kept under a key made of everything the result depends on; safe to delete at any time. */
-final readonly class ModelShelf
+final class ModelShelf
 {
     /** Side of the square that step texts with a measure speak of, mm. Sizes scale with the sheet. */
     public const SIDE = 150.0;
 
-    public function __construct(private LibraryFiles $files, private Repository $cache)
+    /** @var array<string, ModelData|ModelSummary|list<StepLoad>> of this request */
+    private array $kept = [];
+
+    public function __construct(private readonly LibraryFiles $files, private readonly Repository $cache)
     {
     }
 
     /** @return list<ModelSummary> easiest first */
     public function all(): array
     {
-        $models = array_map(fn (string $slug): ModelSummary => $this->model($slug)->summary, $this->files->slugs());
+        $models = array_map($this->summary(...), $this->files->slugs());
         usort($models, static fn (ModelSummary $a, ModelSummary $b): int => [$a->difficulty, $a->title] <=> [$b->difficulty, $b->title]);
 
         return $models;
@@ -42,15 +45,26 @@ final readonly class ModelShelf
         return $this->files->has($slug);
     }
 
+    public function summary(string $slug): ModelSummary
+    {
+        $summary = $this->part($slug, 'summary');
+
+        return $summary instanceof ModelSummary ? $summary : throw new \LogicException('The shelf keeps parts by name.');
+    }
+
     public function model(string $slug): ModelData
     {
-        return $this->kept($slug)['model'];
+        $model = $this->part($slug, 'model');
+
+        return $model instanceof ModelData ? $model : throw new \LogicException('The shelf keeps parts by name.');
     }
 
     /** @return list<StepLoad> */
     public function loads(string $slug): array
     {
-        return $this->kept($slug)['loads'];
+        $loads = $this->part($slug, 'loads');
+
+        return is_array($loads) ? $loads : throw new \LogicException('The shelf keeps parts by name.');
     }
 
     public function folded(string $slug): FoldedModel
@@ -58,18 +72,33 @@ final readonly class ModelShelf
         return Folder::fold($this->files->sequence($slug), self::SIDE);
     }
 
-    /** @return array{model: ModelData, loads: list<StepLoad>} */
-    private function kept(string $slug): array
+    /** @return ModelData|ModelSummary|list<StepLoad> */
+    private function part(string $slug, string $name): mixed
     {
-        $key = "model:$slug:".$this->files->version($slug);
-        $kept = $this->cache->get($key);
-        if (! is_array($kept) || ! ($kept['model'] ?? null) instanceof ModelData) {
-            $kept = $this->make($slug);
-            $this->cache->put($key, $kept, 60 * 60 * 24 * 30);
+        $key = "shelf:$name:$slug:".$this->files->version($slug);
+        if (! isset($this->kept[$key])) {
+            /** @var ModelData|ModelSummary|list<StepLoad>|null $part */
+            $part = $this->cache->get($key);
+            $this->kept[$key] = $part ?? $this->fill($slug)[$name];
         }
 
-        /** @var array{model: ModelData, loads: list<StepLoad>} $kept */
-        return $kept;
+        return $this->kept[$key];
+    }
+
+    /**
+     * Folds the model and keeps its parts: the small ones apart, since lists need only them.
+     *
+     * @return array<string, ModelData|ModelSummary|list<StepLoad>>
+     */
+    private function fill(string $slug): array
+    {
+        ['model' => $model, 'loads' => $loads] = $this->make($slug);
+        $parts = ['summary' => $model->summary, 'model' => $model, 'loads' => $loads];
+        foreach ($parts as $name => $part) {
+            $this->cache->put("shelf:$name:$slug:".$this->files->version($slug), $part, 60 * 60 * 24 * 30);
+        }
+
+        return $parts;
     }
 
     /** @return array{model: ModelData, loads: list<StepLoad>} */

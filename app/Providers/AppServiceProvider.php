@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Library\LibraryFiles;
+use App\Library\ModelShelf;
 use App\Models\User;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Cache\Repository;
+use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -20,7 +23,8 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
-        $this->app->singleton(LibraryFiles::class, static fn (): LibraryFiles => new LibraryFiles((string) config('cathedra.library')));
+        $this->app->singleton(ModelShelf::class);
+        $this->app->singleton(LibraryFiles::class, static fn (Application $app): LibraryFiles => new LibraryFiles((string) config('cathedra.library'), $app->runningInConsole() ? null : $app->make(Repository::class)));
     }
 
     public function boot(): void

@@ -102,7 +102,7 @@ final class WalkTest extends TestCase
     public function testFromAnEmptyDatabase(): void
     {
         $account = shell_exec('php artisan cathedra:account Noor noor'.bin2hex(random_bytes(3)).'@empty.example "Empty house '.bin2hex(random_bytes(3)).'"');
-        self::assertSame(1, preg_match('/Sign in as (\S+) with the password (\S+)/', (string) $account, $m));
+        preg_match('/Sign in as (\S+) with the password (\S+)/', (string) $account, $m) === 1 || throw new \RuntimeException('No account was made.');
         $b = $this->browser;
         $this->signIn($m[1], $m[2]);
         $b->saying('No lesson is coming', 'h1');

@@ -27,6 +27,7 @@ final class SignInTest extends TestCase
         $this->postJson('/api/sign-in', ['email' => $lead->email, 'password' => 'fold-the-corner'])->assertStatus(422)->assertJsonPath('errors.0.message', fn (string $m): bool => str_starts_with($m, 'Too many tries'));
     }
 
+    /** @param  array<string, mixed>  $body */
     #[TestWith([[], 'email'])]
     #[TestWith([['email' => ['x'], 'password' => 'y'], 'email'])]
     #[TestWith([['email' => 'a@b.example', 'password' => ''], 'password'])]

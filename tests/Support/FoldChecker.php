@@ -19,10 +19,10 @@ final class FoldChecker
     /** @var array<string, bool> "i j" => i above j as seen */
     private array $above = [];
 
-    /** @var list<list<array{float, float}>> */
+    /** @var array<int, list<array{float, float}>> */
     private array $folded = [];
 
-    /** @var list<bool> */
+    /** @var array<int, bool> */
     private array $up = [];
 
     /** @param  array<string, mixed>  $f */
@@ -50,8 +50,8 @@ final class FoldChecker
     {
         $area = 0.0;
         foreach ($this->f['faces_vertices'] as $i => $loop) {
-            $sheet = array_map(fn (int $v): array => $this->f['cathedra:vertices_sheet'][$v], $loop);
-            $this->folded[$i] = array_map(fn (int $v): array => [(float) $this->f['vertices_coords'][$v][0], (float) $this->f['vertices_coords'][$v][1]], $loop);
+            $sheet = $this->corners($loop, 'cathedra:vertices_sheet');
+            $this->folded[$i] = $this->corners($loop, 'vertices_coords');
             $a = self::area($sheet);
             $b = self::area($this->folded[$i]);
             $area += $a;
@@ -69,6 +69,15 @@ final class FoldChecker
         abs($whole - $area) < 1e-6 * $whole || $this->complaints[] = "the faces cover $area of $whole mm2";
     }
 
+    /**
+     * @param  list<int>  $loop
+     * @return list<array{float, float}>
+     */
+    private function corners(array $loop, string $key): array
+    {
+        return array_map(fn (int $v): array => [(float) $this->f[$key][$v][0], (float) $this->f[$key][$v][1]], $loop);
+    }
+
     private function edges(): void
     {
         foreach ($this->f['edges_vertices'] as $e => [$a, $b]) {
@@ -76,9 +85,9 @@ final class FoldChecker
             $kind = $this->f['edges_assignment'][$e];
             foreach (array_filter([$i, $j], is_int(...)) as $face) {
                 $loop = $this->f['faces_vertices'][$face] ?? [];
-                $at = array_search($a, $loop, true);
+                $at = (int) array_search($a, $loop, true);
                 $n = count($loop);
-                $beside = $at !== false && ($loop[($at + 1) % $n] === $b || $loop[($at + $n - 1) % $n] === $b);
+                $beside = in_array($a, $loop, true) && ($loop[($at + 1) % $n] === $b || $loop[($at + $n - 1) % $n] === $b);
                 $beside || $this->complaints[] = "edge $e is no side of face $face";
             }
             ($j === null) === in_array($kind, ['B', 'C'], true) || $this->complaints[] = "edge $e has the assignment $kind";

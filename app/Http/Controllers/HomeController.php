@@ -67,6 +67,6 @@ final class HomeController extends Controller
 
     private function title(Lesson $lesson): string
     {
-        return $this->shelf->model($lesson->model)->summary->title;
+        return $this->shelf->summary($lesson->model)->title;
     }
 }

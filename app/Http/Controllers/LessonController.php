@@ -76,7 +76,7 @@ final class LessonController extends Controller
     #[OA\Put(path: '/api/lessons/{lesson}/position', operationId: 'moveLesson', parameters: [new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['step'], properties: [new OA\Property(property: 'step', description: '0 before the first step, one past the last when finished', type: 'integer')])), responses: [new OA\Response(response: 204, description: 'kept')])]
     public function position(Request $request, Lesson $lesson): Response
     {
-        $last = $this->shelf->model($lesson->model)->summary->steps + 1;
+        $last = $this->shelf->summary($lesson->model)->steps + 1;
         $given = $request->validate(['step' => ['required', 'integer', "between:0,$last"]], ['step.*' => "The step must be a whole number from 0 to $last."]);
         $lesson->update(['step' => $given['step'], 'started_at' => $lesson->started_at ?? CarbonImmutable::now()]);
 

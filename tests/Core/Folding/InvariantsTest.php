@@ -70,7 +70,7 @@ final class InvariantsTest extends TestCase
 
     public function testPlainShapeNames(): void
     {
-        $c = static fn (array ...$points): Shape => Shape::of(array_map(static fn (array $p): Point => new Point($p[0], $p[1]), $points), 100.0);
+        $c = static fn (array ...$points): Shape => Shape::of(array_map(static fn (array $p): Point => new Point($p[0], $p[1]), array_values($points)), 100.0);
         self::assertSame(Shape::Square, $c([0, 0], [10, 0], [10, 10], [0, 10]));
         self::assertSame(Shape::SquareOnCorner, $c([0, -5], [5, 0], [0, 5], [-5, 0]));
         self::assertSame(Shape::Oblong, $c([0, 0], [10, 0], [10, 4], [0, 4]));

@@ -26,7 +26,7 @@ final class SolverTest extends TestCase
 {
     public function testTheBirdBaseIsRefoldedFromItsCreasePattern(): void
     {
-        $flat = FoldedState::flat(Sheet::square(100), Side::Front);
+        $state = $flat = FoldedState::flat(Sheet::square(100), Side::Front);
         foreach (FoldFixture::frames() as $frame) {
             $state = Refold::apply($flat, FoldFixture::pattern($frame), 0, Isometry::identity(), static fn (): ?bool => null);
             Folds::assertPaper($state);

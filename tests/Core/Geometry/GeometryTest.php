@@ -108,6 +108,7 @@ final class GeometryTest extends TestCase
             });
     }
 
+    /** @return \Eris\Generator<float> */
     private function coordinate(): \Eris\Generator
     {
         return Generators::map(static fn (int $n): float => $n / 10, Generators::choose(-1000, 1000));
