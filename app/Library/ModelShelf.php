@@ -110,7 +110,8 @@ final class ModelShelf
         $end = Anatomy::of($folded->end());
         $box = $folded->end()->box();
         $steps = array_map(fn (FoldedStep $step): StepData => $this->step($step, $folded, $words), $folded->steps);
-        $names = array_values(array_unique(array_map(static fn (StepData $s): string => $s->name, $steps)));
+        $creasing = array_filter($steps, static fn (StepData $s): bool => $folded->steps[$s->number - 1]->step->kind->creases());
+        $names = array_values(array_unique(array_map(static fn (StepData $s): string => $s->name, $creasing)));
         $summary = new ModelSummary($slug, $sequence->title, $sequence->about, $sequence->difficulty, $sequence->ageFrom, count($steps), $names,
             $end->mostLayers(), round($box->width() / self::SIDE, 4), round($box->height() / self::SIDE, 4), SceneBuilder::ofState($folded->end())->toArray());
         $model = new ModelData($summary, $sequence->sideUp->value, $sequence->ratio, $sequence->cautions, $steps, Checks::of($folded->end(), $words));

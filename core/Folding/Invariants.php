@@ -79,10 +79,23 @@ final readonly class Invariants
                 throw CannotFold::collides($condition->what, $condition->place);
             }
         }
-        foreach ($this->state->overlaps->triples() as [$i, $j, $k]) {
-            $ij = $this->state->order->above($i, $j);
-            if ($ij === $this->state->order->above($j, $k) && $ij !== $this->state->order->above($i, $k)) {
-                throw CannotFold::collides('three layers would each lie above the next', $this->state->polygons[$i]->centroid());
+        $this->rings($bits);
+    }
+
+    /**
+     * A ring of three is a fault only where the three share an area; rings are rare, so they are looked for first.
+     *
+     * @param  array<int, bool>  $bits
+     */
+    private function rings(array $bits): void
+    {
+        $n = $this->state->faceCount();
+        foreach ($bits as $ij => $above) {
+            [$i, $j] = [intdiv($ij, $n), $ij % $n];
+            for ($k = $j + 1; $k < $n; $k++) {
+                if (($bits[$j * $n + $k] ?? null) === $above && ($bits[$i * $n + $k] ?? null) === ! $above && $this->state->overlaps->share($i, $j, $k)) {
+                    throw CannotFold::collides('three layers would each lie above the next', $this->state->overlaps->common[$ij]->centroid());
+                }
             }
         }
     }

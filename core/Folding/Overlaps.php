@@ -51,6 +51,14 @@ final readonly class Overlaps
         return isset($this->common[LayerOrder::key($this->faceCount, $i, $j)]);
     }
 
+    /** Whether three faces that overlap in pairs have an area common to all. */
+    public function share(int $i, int $j, int $k): bool
+    {
+        $pair = $this->common[LayerOrder::key($this->faceCount, $i, $j)] ?? null;
+
+        return $pair !== null && $pair->intersection($this->polygons[$k])->area() > $this->tolerance->area;
+    }
+
     /**
      * Threes of faces with a common area: there the order must not run in a ring.
      *

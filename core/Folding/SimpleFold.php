@@ -10,6 +10,9 @@ use Cathedra\Core\Geometry\Line;
 /** A fold along one line: some flaps beyond it are turned about it, through half a turn, toward the folder or away. */
 final class SimpleFold
 {
+    /** Far above what a model for beginners has (a crane: about 60); keeps a fold under a second or two. */
+    private const MAX_FACES = 160;
+
     /** @var array<int, true> faces of the new pattern that moved */
     private array $moved = [];
 
@@ -117,6 +120,9 @@ final class SimpleFold
             }
         }
         $this->pattern = $builder->build();
+        if ($this->pattern->faceCount() > self::MAX_FACES) {
+            throw CannotFold::because(sprintf('This would divide the sheet into more than %d faces; no hand folds that.', self::MAX_FACES));
+        }
     }
 
     /** @return list<Isometry> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cathedra\Core\Wording;
 
 use Cathedra\Core\Folding\Anatomy;
+use Cathedra\Core\Folding\Direction;
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Folding\Shape;
 
@@ -13,6 +14,9 @@ final readonly class Checks
 {
     /** Shares of colour nearer to all or nothing than this are not worth a word. */
     private const HARDLY = 0.01;
+
+    /** Corners that are spoken of, in this order; slanted ones would only add words. */
+    private const SAID = [Direction::Top, Direction::Bottom, Direction::Left, Direction::Right];
 
     /** @return list<string> the outline first, then points, edges, side and layers */
     public static function of(FoldedState $state, Phrasebook $words): array
@@ -32,20 +36,32 @@ final readonly class Checks
     /** @return list<string> */
     private static function points(Anatomy $anatomy, Phrasebook $words): array
     {
-        $said = [];
+        $where = [];
         foreach (array_keys($anatomy->outline->corners) as $corner) {
             $name = $anatomy->compass->nameOfCorner($corner);
             ['loose' => $loose, 'layers' => $layers] = $anatomy->cornerAt($corner);
-            if ($name === null || $layers < 2 || ! in_array($name->value, ['top', 'bottom', 'left', 'right'], true)) {
-                continue;
+            if ($name !== null && $layers >= 2 && in_array($name, self::SAID, true)) {
+                $where[$loose][] = $name;
             }
-            $direction = $words->say('directions', $name->value);
-            $said[] = $loose > 1
-                ? $words->say('checks', 'loose', ['count' => $words->number($loose), 'direction' => $direction])
-                : $words->say('checks', 'closed-point', ['direction' => $direction]);
+        }
+        krsort($where);
+        $said = [];
+        foreach ($where as $loose => $names) {
+            usort($names, static fn (Direction $a, Direction $b): int => array_search($a, self::SAID, true) <=> array_search($b, self::SAID, true));
+            $places = self::joined(array_map(static fn (Direction $d): string => $words->say('directions', $d->value), $names), $words);
+            $key = ($loose > 1 ? 'loose' : 'closed').(count($names) > 1 ? '-several' : '');
+            $said[] = $words->say('checks', $key, ['count' => $words->number($loose), 'direction' => $places]);
         }
 
         return $said;
+    }
+
+    /** @param  non-empty-list<string>  $names */
+    private static function joined(array $names, Phrasebook $words): string
+    {
+        $last = array_pop($names);
+
+        return $names === [] ? $last : implode(', ', $names).' '.$words->say('checks', 'and').' '.$last;
     }
 
     /** @return list<string> */

@@ -66,34 +66,50 @@ final class WalkTest extends TestCase
     public function testByKeyboardAlone(): void
     {
         $b = $this->browser;
+        $enter = WebDriverKeys::ENTER;
         $b->visit('/sign-in')->find('form');
         $this->tabTo('input[type=email]');
-        $b->press(DatabaseSeeder::EMAIL, WebDriverKeys::TAB, DatabaseSeeder::PASSWORD, WebDriverKeys::ENTER)->waitForPath('#^/$#');
+        $b->press(DatabaseSeeder::EMAIL, WebDriverKeys::TAB, DatabaseSeeder::PASSWORD, $enter)->waitForPath('#^/$#');
+
         $b->find('.start');
-        $this->tabTo('a.start');
-        $b->press(WebDriverKeys::ENTER)->waitForPath('#/teach$#');
-        $b->saying('Before the first step', 'h1');
-        $b->press(WebDriverKeys::ARROW_RIGHT);
-        $b->saying('1 Turn round', 'h1');
-        $b->press(WebDriverKeys::PAGE_DOWN); // a presenter's clicker
-        $b->saying('2 Diagonal fold', 'h1');
+        $this->tabTo("a[href='/lessons/new']");
+        $b->press($enter)->waitForPath('#^/lessons/new$#');
+        $b->until(fn (): bool => count($this->all('.model.chosen')) === 1, 'no model is chosen beforehand');
+        $this->tabTo('.model input');
+        $b->press(WebDriverKeys::ARROW_DOWN);
+        $this->tabTo('button[type=submit]');
+        $b->press($enter)->waitForPath('#^/lessons/\d+/paper$#');
+        $lesson = explode('/', $b->path())[2];
+        $b->saying('sheets of', 'h1');
+        $this->tabTo("input[type=checkbox][aria-label='Paper is cut and sorted'], .v-checkbox:last-of-type input");
+        $b->press(WebDriverKeys::SPACE)->saying('cut and sorted', 'span');
+        $this->tabTo(".strip a[href='/lessons/$lesson/plan']", backwards: true);
+        $b->press($enter)->waitForPath('#/plan$#')->saying('It fits', 'h1');
+        $this->tabTo("a.v-btn[href='/lessons/$lesson/teach']");
+        $b->press($enter)->waitForPath('#/teach$#')->saying('Before the first step', 'h1');
+
+        $b->press(WebDriverKeys::ARROW_RIGHT)->saying('1 Turn round', 'h1');
+        $b->press(WebDriverKeys::PAGE_DOWN)->saying('2 Diagonal fold', 'h1'); // a presenter's clicker
         $this->tabTo('.seats li:nth-child(3) button');
-        $b->press(WebDriverKeys::ENTER);
-        $b->saying('2 done', 'span');
+        $b->press($enter)->saying('2 done', 'span');
         $b->press('h');
         $this->tabTo('.seats li:nth-child(4) button');
-        $b->press(WebDriverKeys::SPACE);
-        $b->saying('needs help', 'span');
+        $b->press(WebDriverKeys::SPACE)->saying('needs help', 'span');
         $b->press('u');
         $b->until(fn (): bool => count($this->all('.seats button.help')) === 0, 'the mark was not taken back');
-        $b->press('b');
-        $b->saying('The wall is dark', 'button');
-        $b->press('b', WebDriverKeys::ARROW_LEFT);
-        $b->saying('1 Turn round', 'h1');
-        $this->tabTo('a.leave');
-        $b->press(WebDriverKeys::ENTER)->waitForPath('#/plan$#');
-        $b->find('h1');
+        $b->press('b')->saying('The wall is dark', 'button');
+        $b->press('b', WebDriverKeys::ARROW_LEFT)->saying('1 Turn round', 'h1');
+        for ($step = 2; $step <= 8; $step++) {
+            $b->press(WebDriverKeys::ARROW_RIGHT);
+        }
+        $b->saying('Finished', 'h1');
+        $this->tabTo('footer .next');
+        $b->press($enter)->waitForPath('#/keep$#')->saying('0 of', 'h1');
+        $this->tabTo('.people li:nth-child(1) input'); // the chosen one: away; the arrow goes round to the first
+        $b->press(WebDriverKeys::ARROW_RIGHT)->saying('1 of', 'h1');
+
         foreach (['s' => 'Easiest first', 'c' => 'kinds of paper', 'g' => 'groups'] as $key => $title) {
+            $this->tabTo('.mark', backwards: true);
             $b->press($key)->saying($title, 'h1');
         }
         self::assertSame('Keys', $b->press('?')->saying('Keys', 'h2')->getText());
@@ -149,15 +165,15 @@ final class WalkTest extends TestCase
         $this->browser->find('h1');
     }
 
-    private function tabTo(string $css): void
+    private function tabTo(string $css, bool $backwards = false): void
     {
-        for ($i = 0; $i < 60; $i++) {
+        for ($i = 0; $i < 120; $i++) {
             if ($this->browser->driver->executeScript('return document.activeElement !== null && document.activeElement.matches(arguments[0])', [$css]) === true) {
                 return;
             }
-            $this->browser->press(WebDriverKeys::TAB);
+            $this->browser->press($backwards ? WebDriverKeys::SHIFT.WebDriverKeys::TAB.WebDriverKeys::SHIFT : WebDriverKeys::TAB);
         }
-        self::fail("$css cannot be reached with the Tab key");
+        self::fail("$css cannot be reached with the Tab key at {$this->browser->path()}");
     }
 
     /** @return list<\Facebook\WebDriver\Remote\RemoteWebElement> */

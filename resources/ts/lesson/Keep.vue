@@ -51,6 +51,7 @@ async function enter(learner: number, outcome: FinishData['outcome'], step: numb
 </template>
 
 <style scoped>
+.people { padding: 8px 20px; }
 .people li { display: grid; grid-template-columns: 40px 140px 1fr; align-items: center; gap: 12px; padding: 6px 0; border-bottom: 1px solid #e3e6e1; min-height: 48px; }
 .choices { display: flex; gap: 6px 18px; flex-wrap: wrap; align-items: center; }
 .choices label { display: flex; align-items: center; gap: 6px; padding: 8px 2px; cursor: pointer; color: var(--ink-2); }

@@ -68,6 +68,22 @@ final class LoaderTest extends TestCase
         self::assertLessThan(2e9, hrtime(true) - $began);
     }
 
+    public function testPaperFoldedTooOftenIsRefusedInTime(): void
+    {
+        $steps = '';
+        for ($i = 0; $i < 60; $i++) {
+            $steps .= "  - {fold: valley, bring: edge right, to: edge left, layers: all}\n  - {fold: rotate, by: 90}\n";
+        }
+        $began = hrtime(true);
+        try {
+            Folder::fold(Loader::load('test', self::HEAD.$steps));
+            self::fail('accepted');
+        } catch (BadSequence $e) {
+            self::assertStringContainsString('more than 160 faces', $e->getMessage());
+        }
+        self::assertLessThan(10e9, hrtime(true) - $began, 'bounded, with room for slow machines; bin/bench has the figure');
+    }
+
     public function testDeepBracketsAreOnlyALongText(): void
     {
         $this->expectException(BadSequence::class);
