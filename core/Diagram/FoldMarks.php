@@ -19,8 +19,19 @@ final readonly class FoldMarks
     /** How far the arrow swings aside, as a share of its length. */
     private const SWING = 0.28;
 
+    /** @return list<SceneFold> the creases of a movement, as far as they can be seen before it; all when none can */
+    public static function lines(Action $action): array
+    {
+        if ($action->change === null) {
+            return $action->crease === null ? [] : [self::line($action)];
+        }
+        $seen = array_values(array_filter($action->change->folds, static fn (array $f): bool => $f['seen']));
+
+        return array_map(static fn (array $f): array => ['kind' => $f['valley'] ? 'valley' : 'mountain', 'from' => [$f['from']->x, $f['from']->y], 'to' => [$f['to']->x, $f['to']->y]], $seen !== [] ? $seen : $action->change->folds);
+    }
+
     /** @return SceneFold the crease where it crosses the paper that moves */
-    public static function line(Action $action): array
+    private static function line(Action $action): array
     {
         $crease = $action->crease ?? throw new \LogicException('Only creasing actions have a line.');
         $along = $crease->line->direction();
@@ -42,16 +53,34 @@ final readonly class FoldMarks
         return ['kind' => $action->valley ? 'valley' : 'mountain', 'from' => [$from->x, $from->y], 'to' => [$to->x, $to->y]];
     }
 
-    /** @return SceneArrow */
-    public static function arrow(Action $action): array
+    /** @return array{Point, Point}|null where hands take hold, and where that place comes to lie */
+    public static function ends(Action $action): ?array
     {
-        $crease = $action->crease ?? throw new \LogicException('Only creasing actions have an arrow.');
-        $middle = $crease->grip->toward($crease->landing, 0.5);
-        $aside = $crease->landing->minus($crease->grip)->turnedLeft()->times(self::SWING);
-        $bend = $middle->plus(self::outward($action, $middle, $aside));
-        $kind = $action->kind === FoldKind::Crease ? 'fold-unfold' : ($action->valley ? 'fold' : 'behind');
+        $grip = $action->crease->grip ?? $action->grip;
+        $landing = $action->crease->landing ?? $action->landing;
 
-        return ['kind' => $kind, 'from' => [$crease->grip->x, $crease->grip->y], 'bend' => [$bend->x, $bend->y], 'to' => [$crease->landing->x, $crease->landing->y]];
+        return $grip === null || $landing === null || $grip->distanceTo($landing) < 1e-6 ? null : [$grip, $landing];
+    }
+
+    /** @return SceneArrow|null */
+    public static function arrow(Action $action): ?array
+    {
+        $ends = self::ends($action);
+        if ($ends === null) {
+            return null;
+        }
+        [$grip, $landing] = $ends;
+        $middle = $grip->toward($landing, 0.5);
+        $aside = $landing->minus($grip)->turnedLeft()->times(self::SWING);
+        $bend = $middle->plus(self::outward($action, $middle, $aside));
+        $kind = match (true) {
+            $action->kind === FoldKind::Crease => 'fold-unfold',
+            in_array($action->kind, [FoldKind::InsideReverse, FoldKind::Crimp, FoldKind::Tuck], true) => 'push',
+            in_array($action->kind, [FoldKind::Squash, FoldKind::Petal, FoldKind::Swivel], true) => 'open',
+            default => $action->valley ? 'fold' : 'behind',
+        };
+
+        return ['kind' => $kind, 'from' => [$grip->x, $grip->y], 'bend' => [$bend->x, $bend->y], 'to' => [$landing->x, $landing->y]];
     }
 
     /** To the side away from the middle of the model, where there is more room. */

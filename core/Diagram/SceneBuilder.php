@@ -63,13 +63,11 @@ final class SceneBuilder
         $arrows = [];
         $dots = [];
         foreach ($actions as $action) {
-            if ($action->crease === null) {
-                continue;
-            }
-            $folds[] = FoldMarks::line($action);
-            $arrows[] = FoldMarks::arrow($action);
-            foreach ([$action->crease->grip, $action->crease->landing] as $dot) {
-                $dots[] = [$dot->x, $dot->y];
+            $folds = [...$folds, ...FoldMarks::lines($action)];
+            $arrow = FoldMarks::arrow($action);
+            if ($arrow !== null) {
+                $arrows[] = $arrow;
+                $dots = [...$dots, $arrow['from'], $arrow['to']];
             }
         }
         $marks = [...array_merge(...array_map(static fn (array $f): array => [$f['from'], $f['to']], $folds)),
@@ -96,6 +94,9 @@ final class SceneBuilder
             $side = $this->state->frontUp[$face] ? 'front' : 'back';
             $items[] = ['type' => 'face', 'face' => ['points' => array_map($at, $loop), 'side' => $side, 'moving' => false, 'depth' => $this->depth[$face]]];
             foreach ($this->state->pattern->around($face) as $edge) {
+                if ($edge->isHidden()) {
+                    continue;
+                }
                 $kind = $edge->assignment->isRaw() ? 'raw' : ($edge->assignment->isFolded() ? 'folded' : 'crease');
                 $items[] = ['type' => 'line', 'line' => ['kind' => $kind, 'from' => $at($edge->a), 'to' => $at($edge->b)]];
             }

@@ -36,16 +36,17 @@ final class Conditions
      * @param  list<Polygon>  $polygons  faces in the folded plane
      * @param  callable(int $face, int $vertex): Point  $corner  where a vertex of a face lies in the folded plane
      * @param  list<bool>  $frontUp
+     * @param  array<string, true>  $open  edges (Edge::key) that may bend either way
      * @return list<Condition>
      */
-    public static function of(Pattern $pattern, array $polygons, callable $corner, array $frontUp, Overlaps $overlaps, Tolerance $tolerance): array
+    public static function of(Pattern $pattern, array $polygons, callable $corner, array $frontUp, Overlaps $overlaps, Tolerance $tolerance, array $open = []): array
     {
         $self = new self($polygons, $overlaps, $tolerance);
         foreach ($pattern->creases() as $edge) {
             $p = $corner($edge->faces[0], $edge->a);
             $q = $corner($edge->faces[0], $edge->b);
             $self->creases[] = ['edge' => $edge, 'p' => $p, 'q' => $q, 'box' => Box::around([$p, $q])];
-            if ($edge->assignment->isFolded()) {
+            if ($edge->assignment->isFolded() && ! isset($open[Edge::key($edge->a, $edge->b)])) {
                 $self->mountainOrValley($edge, $frontUp, $p->toward($q, 0.5));
             }
         }

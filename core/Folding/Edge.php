@@ -7,6 +7,9 @@ namespace Cathedra\Core\Folding;
 /** An edge of the crease pattern between two vertices, a < b, with one face (raw edge) or two (crease). */
 final readonly class Edge
 {
+    /** Origin of an edge that is no crease: it only keeps faces convex, and is not drawn while it lies flat. */
+    public const JOIN = 'join';
+
     /**
      * @param  list<int>  $faces  one or two
      * @param  string|null  $origin  label of the step that made the crease; null for the sheet's rim
@@ -33,6 +36,12 @@ final readonly class Edge
     public function madeBy(string $origin): self
     {
         return new self($this->a, $this->b, $this->faces, $this->assignment, $origin);
+    }
+
+    /** Whether a folder sees nothing here: a helping line that was never bent. */
+    public function isHidden(): bool
+    {
+        return $this->origin === self::JOIN && ! $this->assignment->isFolded();
     }
 
     public function isCrease(): bool

@@ -74,4 +74,22 @@ final readonly class Pattern
 
         return null;
     }
+
+    /** The edge on which a point of the sheet lies, within $margin mm; null when there is none. */
+    public function edgeAt(Point $onSheet, float $margin): ?Edge
+    {
+        foreach ($this->edges as $edge) {
+            $p = $this->vertices[$edge->a];
+            $q = $this->vertices[$edge->b];
+            if ($onSheet->x < min($p->x, $q->x) - $margin || $onSheet->x > max($p->x, $q->x) + $margin
+                || $onSheet->y < min($p->y, $q->y) - $margin || $onSheet->y > max($p->y, $q->y) + $margin) {
+                continue;
+            }
+            if (abs($q->minus($p)->cross($onSheet->minus($p))) <= $margin * $p->distanceTo($q)) {
+                return $edge;
+            }
+        }
+
+        return null;
+    }
 }

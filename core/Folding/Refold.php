@@ -6,7 +6,6 @@ namespace Cathedra\Core\Folding;
 
 use Cathedra\Core\Geometry\Isometry;
 use Cathedra\Core\Geometry\Line;
-use Cathedra\Core\Geometry\Polygon;
 
 /**
  * The general method: a crease pattern with new assignments is folded anew by reflections from a face that stays, every
@@ -25,26 +24,18 @@ final readonly class Refold
     public static function apply(FoldedState $state, Pattern $pattern, int $base, Isometry $basePlacement, callable $wish): FoldedState
     {
         $placements = self::placements($pattern, $base, $basePlacement, $state);
-        $n = $pattern->faceCount();
-        $polygons = array_map(static fn (int $f): Polygon => $pattern->polygon($f)->placed($placements[$f]), array_keys($pattern->faces));
-        $overlaps = Overlaps::among($polygons, $state->tolerance);
-        $frontUp = array_map(static fn (Isometry $p): bool => $p->keepsOrientation(), $placements);
-        $corner = static fn (int $face, int $vertex) => $placements[$face]->of($pattern->vertices[$vertex]);
-        $conditions = Conditions::of($pattern, $polygons, $corner, $frontUp, $overlaps, $state->tolerance);
-        $preferred = [];
-        foreach (array_keys($overlaps->common) as $key) {
-            $bit = $wish(intdiv($key, $n), $key % $n);
-            if ($bit !== null) {
-                $preferred[$key] = $bit;
-            }
-        }
-        $bits = OrderSolver::solve($n, $overlaps, $conditions, $preferred);
 
-        return FoldedState::assembled($state->sheet, $pattern, $placements, LayerOrder::of($n, $bits), $state->removedArea, $overlaps);
+        return Restack::apply($state, $pattern, $placements, [], static fn (): ?bool => null, $wish);
     }
 
-    /** @return list<Isometry> */
-    private static function placements(Pattern $pattern, int $base, Isometry $basePlacement, FoldedState $state): array
+    /**
+     * Where every face comes to lie when the creases of $pattern are folded as they are assigned.
+     *
+     * @return list<Isometry>
+     *
+     * @throws CannotFold when a loop does not close
+     */
+    public static function placements(Pattern $pattern, int $base, Isometry $basePlacement, FoldedState $state): array
     {
         $placed = [$base => $basePlacement];
         $queue = [$base];

@@ -55,15 +55,8 @@ final class Unfolding
     private function assignmentAt(FoldedState $state, Edge $edge): Assignment
     {
         $middle = $this->state->pattern->vertices[$edge->a]->toward($this->state->pattern->vertices[$edge->b], 0.5);
-        foreach ($state->pattern->edges as $old) {
-            $p = $state->pattern->vertices[$old->a];
-            $q = $state->pattern->vertices[$old->b];
-            if (abs($p->distanceTo($middle) + $middle->distanceTo($q) - $p->distanceTo($q)) < 1e-6 * $p->distanceTo($q)) {
-                return $old->assignment;
-            }
-        }
 
-        return Assignment::Flat;
+        return $state->pattern->edgeAt($middle, 10 * $state->tolerance->length)->assignment ?? Assignment::Flat;
     }
 
     /**

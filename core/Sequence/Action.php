@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Cathedra\Core\Sequence;
 
 use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Geometry\Line;
+use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
 use Cathedra\Core\Sequence\Alignment\Crease;
 
@@ -13,12 +15,16 @@ final readonly class Action
 {
     /**
      * @param  FoldedState  $state  the state acted on, as seen then (turned over for what is done behind)
-     * @param  Crease|null  $crease  in that state's plane; null for turning, rotating and unfolding
+     * @param  Crease|null  $crease  in that state's plane; null for what does not fold along one line
      * @param  bool  $valley  toward the folder
      * @param  list<Polygon>  $moving  what moves, in that state's plane
      * @param  list<int>  $faces  the faces of $state that move
      * @param  bool  $behind  done on the side away from the folder
      * @param  bool  $mirrored  done with left and right exchanged
+     * @param  Change|null  $change  for several creases at once
+     * @param  Point|null  $grip  where hands take hold, for several creases at once
+     * @param  Point|null  $landing  where that place comes to lie
+     * @param  Line|null  $line  which it is folded about or laid on, for several creases at once
      */
     public function __construct(
         public FoldKind $kind,
@@ -29,6 +35,15 @@ final readonly class Action
         public array $faces,
         public bool $behind,
         public bool $mirrored,
+        public ?Change $change = null,
+        public ?Point $grip = null,
+        public ?Point $landing = null,
+        public ?Line $line = null,
     ) {
+    }
+
+    public function asBehind(): self
+    {
+        return new self($this->kind, $this->state, $this->crease, $this->valley, $this->moving, $this->faces, true, $this->mirrored, $this->change, $this->grip, $this->landing, $this->line);
     }
 }

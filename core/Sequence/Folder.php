@@ -6,9 +6,7 @@ namespace Cathedra\Core\Sequence;
 
 use Cathedra\Core\CathedraException;
 use Cathedra\Core\Folding\CannotFold;
-use Cathedra\Core\Folding\Edge;
 use Cathedra\Core\Folding\FoldedState;
-use Cathedra\Core\Folding\Pattern;
 use Cathedra\Core\Folding\Sheet;
 use Cathedra\Core\Folding\SimpleFold;
 use Cathedra\Core\Folding\Unfolding;
@@ -30,6 +28,9 @@ final class Folder
 
     /** @var array<int, array{FoldedState, FoldedState}> before and after, by step number */
     private array $past = [];
+
+    /** @var array<string, list<array{Point, Point}>> creases of a step done on both sides, by its name, each side apart */
+    private array $sides = [];
 
     /** @var list<Action> of the step at work */
     private array $actions = [];
@@ -57,6 +58,7 @@ final class Folder
         foreach ($this->sequence->steps as $step) {
             $before = $this->state;
             $this->actions = [];
+            $this->sides = [];
             try {
                 $this->do($step, false);
                 $this->remember($step, $before);
@@ -78,19 +80,42 @@ final class Folder
             FoldKind::TurnOver => $this->turn($step, $this->state->turnedOver($step->upright)),
             FoldKind::Rotate => $this->turn($step, $this->state->rotated($mirrored ? -$step->turn : $step->turn)),
             FoldKind::Unfold => $this->unfold($step),
-            default => $this->creaseTwice($step, $mirrored),
+            default => $this->bothSides($step, $mirrored),
         };
         $this->past[$step->number] = [$before, $this->state];
     }
 
-    private function creaseTwice(Step $step, bool $mirrored): void
+    private function bothSides(Step $step, bool $mirrored): void
     {
-        $this->crease($step, $mirrored, false);
-        if ($step->also === 'mirrored') {
-            $this->crease($step, ! $mirrored, false);
-        } elseif ($step->also === 'behind') {
-            $this->behind(fn () => $this->crease($step, ! $mirrored, true));
+        $before = $this->state;
+        $this->once($step, $mirrored, false);
+        if ($step->also === null) {
+            return;
         }
+        if ($step->name !== null) {
+            $this->sides[$step->name] = self::newCreases($before, $this->state);
+        }
+        $before = $this->state;
+        $step->also === 'mirrored'
+            ? $this->once($step, ! $mirrored, false)
+            : $this->behind(fn () => $this->once($step, ! $mirrored, true));
+        if ($step->name !== null) {
+            $this->sides["{$step->name}-other"] = self::newCreases($before, $this->state);
+        }
+    }
+
+    private function once(Step $step, bool $mirrored, bool $behind): void
+    {
+        if ($step->movement === null) {
+            $this->crease($step, $mirrored, $behind);
+
+            return;
+        }
+        $before = $this->state;
+        $made = $step->movement->make(new Setting($before, $this->marks, $this->creases, $mirrored), $step->label());
+        $change = Change::between($before, $made->after);
+        $this->actions[] = new Action($step->kind, $before, null, true, $change->moving, $change->faces, $behind, $mirrored, $change, $made->grip, $made->landing, $made->line);
+        $this->state = $made->after;
     }
 
     private function crease(Step $step, bool $mirrored, bool $behind): void
@@ -140,7 +165,7 @@ final class Folder
         $first = count($this->actions);
         $step->on === 'behind' ? $this->behind(fn () => $all(true)) : $all(true);
         if ($step->on === 'behind') {
-            $behind = array_map(static fn (Action $a): Action => new Action($a->kind, $a->state, $a->crease, $a->valley, $a->moving, $a->faces, true, $a->mirrored), array_slice($this->actions, $first));
+            $behind = array_map(static fn (Action $a): Action => $a->asBehind(), array_slice($this->actions, $first));
             $this->actions = [...array_slice($this->actions, 0, $first), ...$behind];
         }
     }
@@ -154,13 +179,14 @@ final class Folder
 
     private function remember(Step $step, FoldedState $before): void
     {
-        $pieces = self::newCreases($before->pattern, $this->state->pattern);
+        $pieces = self::newCreases($before, $this->state);
         if ($pieces !== []) {
             $this->creases[$step->label()] = $pieces;
             if ($step->name !== null) {
                 $this->creases[$step->name] = $pieces;
             }
         }
+        $this->creases = array_filter($this->sides, static fn (array $side): bool => $side !== []) + $this->creases;
         $setting = new Setting($this->state, $this->marks, $this->creases, false);
         foreach ($step->marks as $name => $point) {
             $this->marks[$name] = $this->onSheet($point->locate($setting));
@@ -183,30 +209,17 @@ final class Folder
     }
 
     /** @return list<array{Point, Point}> creases of $now that were not there or were not bent the same way before */
-    private static function newCreases(Pattern $was, Pattern $now): array
+    private static function newCreases(FoldedState $was, FoldedState $now): array
     {
-        $had = [];
-        foreach ($was->edges as $edge) {
-            $had[self::place($was, $edge)] = $edge->assignment;
-        }
         $pieces = [];
-        $origins = array_filter(array_map(static fn (Edge $e): ?string => $e->origin, $was->edges));
-        foreach ($now->creases() as $edge) {
-            $former = $had[self::place($now, $edge)] ?? null;
-            $isNew = $former === null && ! in_array($edge->origin, $origins, true);
-            if ($isNew || ($former !== null && $former !== $edge->assignment)) {
-                $pieces[] = [$now->vertices[$edge->a], $now->vertices[$edge->b]];
+        foreach ($now->pattern->creases() as $edge) {
+            $p = $now->pattern->vertices[$edge->a];
+            $q = $now->pattern->vertices[$edge->b];
+            if (! $edge->isHidden() && $was->pattern->edgeAt($p->toward($q, 0.5), 10 * $was->tolerance->length)?->assignment !== $edge->assignment) {
+                $pieces[] = [$p, $q];
             }
         }
 
         return $pieces;
-    }
-
-    private static function place(Pattern $pattern, Edge $edge): string
-    {
-        $p = $pattern->vertices[$edge->a];
-        $q = $pattern->vertices[$edge->b];
-
-        return sprintf('%.4f,%.4f,%.4f', ($p->x + $q->x) / 2, ($p->y + $q->y) / 2, $p->distanceTo($q));
     }
 }

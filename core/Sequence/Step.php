@@ -7,6 +7,7 @@ namespace Cathedra\Core\Sequence;
 use Cathedra\Core\Folding\Landing;
 use Cathedra\Core\Sequence\Alignment\Alignment;
 use Cathedra\Core\Sequence\Landmark\PointRef;
+use Cathedra\Core\Sequence\Movement\Movement;
 
 /** One step of a sequence as written. */
 final readonly class Step
@@ -24,6 +25,7 @@ final readonly class Step
      * @param  float  $turn  for rotate: radians counterclockwise
      * @param  bool  $upright  for turn-over: about the upright axis (else the level one)
      * @param  'mirrored'|'behind'|null  $on  for repeat: where
+     * @param  Movement|null  $movement  for the kinds that fold several creases at once
      */
     public function __construct(
         public int $number,
@@ -41,6 +43,7 @@ final readonly class Step
         public float $turn,
         public bool $upright,
         public ?string $on,
+        public ?Movement $movement = null,
     ) {
     }
 

@@ -15,6 +15,8 @@ use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\FoldKind;
 use Cathedra\Core\Sequence\Landmark\LineRef;
 use Cathedra\Core\Sequence\Landmark\Setting;
+use Cathedra\Core\Sequence\Movement\CollapseMove;
+use Cathedra\Core\Sequence\Movement\SquashMove;
 
 /** The sentence of a step, made from its structure and from where its landmarks lie. */
 final readonly class StepText
@@ -36,7 +38,7 @@ final readonly class StepText
             FoldKind::Rotate => $say('rotate', ['degrees' => (int) round(abs(rad2deg($spec->turn))), 'way' => $say($spec->turn < 0 ? 'clockwise' : 'counterclockwise')]),
             FoldKind::Unfold => $say('unfold', ['step' => $spec->steps[0]]),
             FoldKind::Repeat => $say('repeat-'.$spec->on, ['steps' => implode(', ', $spec->steps)]),
-            default => self::crease($step, $words),
+            default => $spec->movement === null ? self::crease($step, $words) : self::compound($step, $words),
         };
 
         return new self($words->say('names', self::nameKey($step)), $sentence);
@@ -60,6 +62,31 @@ final readonly class StepText
         return implode(' ', array_filter($parts, static fn (string $p): bool => $p !== ''));
     }
 
+    /** Several creases at once: what is taken hold of, where it goes, and what the paper does meanwhile. */
+    private static function compound(FoldedStep $step, Phrasebook $words): string
+    {
+        $action = $step->actions[0];
+        $places = new Places($action->state, $words);
+        $grip = $action->grip ?? throw new \LogicException('A movement has a grip.');
+        $folds = $action->change->folds ?? [];
+        $valleys = count(array_filter($folds, static fn (array $f): bool => $f['valley']));
+        $move = $step->step->movement;
+        $with = [
+            'what' => $move instanceof SquashMove ? self::lineAt($places, $grip, $action) : $places->point($grip),
+            'to' => $action->landing === null ? '' : $places->point($action->landing),
+            'line' => $action->line === null ? '' : $places->line($action->line),
+        ];
+        $parts = [$words->say('steps', $step->step->kind->value, $with)];
+        if ($move instanceof CollapseMove && $valleys > 0 && $valleys < count($folds)) {
+            $parts[] = $words->say('steps', 'collapse-creases');
+        }
+        if ($step->step->also !== null) {
+            $parts[] = $words->say('steps', $step->step->also);
+        }
+
+        return implode(' ', $parts);
+    }
+
     private static function movement(FoldedStep $step, Action $action, Phrasebook $words): string
     {
         $crease = $action->crease ?? throw new \LogicException('A creasing step has a crease.');
@@ -79,7 +106,9 @@ final readonly class StepText
             return $words->say('steps', 'strip'.$away, ['width' => round($width).' mm', 'line' => self::lineAt($places, $crease->grip, $action)]);
         }
 
-        return $words->say('steps', $step->step->kind === FoldKind::Tuck ? 'tuck' : 'along'.$away, ['line' => $places->line($crease->line)]);
+        return $words->say('steps', match ($step->step->kind) {
+            FoldKind::Tuck => 'tuck', FoldKind::PageTurn => 'page-turn', default => 'along'.$away
+        }, ['line' => $places->line($crease->line)]);
     }
 
     /** The line an edge is brought to: the image of the edge taken hold of. */

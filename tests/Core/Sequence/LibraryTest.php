@@ -46,7 +46,8 @@ final class LibraryTest extends TestCase
             self::assertNotEmpty(Checks::of($step->after, $words));
             $svg = SvgRenderer::draw(SceneBuilder::before($step), $text->sentence);
             self::assertNotFalse(simplexml_load_string($svg), 'well-formed');
-            self::assertSame(count($step->actions[0]->crease === null ? [] : array_filter($step->actions, static fn ($a): bool => ! $a->behind)), count(SceneBuilder::before($step)->folds));
+            $drawn = array_filter($step->actions, static fn ($a): bool => ! $a->behind && ($a->crease !== null || $a->change !== null));
+            self::assertGreaterThanOrEqual(count($drawn), count(SceneBuilder::before($step)->folds));
         }
     }
 

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Folding\Compound;
+
+use Cathedra\Core\Folding\Assignment;
+use Cathedra\Core\Folding\CannotFold;
+use Cathedra\Core\Folding\Edge;
+use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Folding\Pattern;
+use Cathedra\Core\Folding\PatternBuilder;
+use Cathedra\Core\Folding\Refold;
+use Cathedra\Core\Folding\Restack;
+use Cathedra\Core\Geometry\Line;
+use Cathedra\Core\Geometry\Point;
+
+/**
+ * The raw form of every compound fold: creases are listed with mountain, valley or flat as the folder sees them now, the
+ * whole pattern is folded anew, and the layer order is found. A collapse along guide creases is written this way.
+ */
+final readonly class Collapse
+{
+    /**
+     * @param  list<array{Point, Point, Assignment}>  $creases  segments on the sheet (mm), mountain and valley as seen by
+     *                                                          the folder; where there is no crease yet one is made
+     * @param  Point|null  $stays  a point of the sheet whose face stays where it is; null: the largest face
+     * @param  bool  $onTop  what moves is wanted above what stays (else under it), where the creases leave a choice
+     *
+     * @throws CannotFold when a segment is off the paper, a loop does not close or no order of layers exists
+     */
+    public static function apply(FoldedState $state, array $creases, ?Point $stays, bool $onTop, string $origin): FoldedState
+    {
+        [$pattern, $parent] = self::divided($state, $creases, $origin);
+        $edges = $pattern->edges;
+        foreach ($creases as [$p, $q, $wanted]) {
+            $found = self::along($pattern, $p, $q);
+            if ($found === []) {
+                throw CannotFold::because('There is no paper along one of the creases listed.', $p);
+            }
+            foreach ($found as $edge) {
+                $key = Edge::key($edge->a, $edge->b);
+                $seen = $state->frontUp[$parent[$edge->faces[0]]] ? $wanted : $wanted->turned();
+                $edges[$key] = $edges[$key]->assigned($seen);
+            }
+        }
+        foreach ($edges as $key => $edge) { // creases that the sheet's division needed, but nobody listed
+            if ($edge->origin === $origin && ! $edge->assignment->isFolded()) {
+                $edges[$key] = $edge->madeBy(Edge::JOIN);
+            } elseif ($edge->origin === Edge::JOIN && $edge->assignment->isFolded()) {
+                $edges[$key] = $edge->madeBy($origin);
+            }
+        }
+        $pattern = new Pattern($pattern->vertices, $pattern->faces, $edges);
+        $base = self::base($pattern, $stays, $state->tolerance->length);
+        $placements = Refold::placements($pattern, $base, $state->placements[$parent[$base]], $state);
+        $moved = [];
+        foreach ($placements as $face => $placement) {
+            $moved[$face] = ! $placement->equals($state->placements[$parent[$face]], $state->tolerance, $state->sheet->diagonal());
+        }
+        $old = static fn (int $i, int $j): ?bool => $state->order->above($parent[$i], $parent[$j]);
+        $pin = static fn (int $i, int $j): ?bool => $moved[$i] || $moved[$j] ? null : $old($i, $j);
+        $wish = static fn (int $i, int $j): ?bool => $moved[$i] === $moved[$j] ? $old($i, $j) : $moved[$i] === $onTop;
+
+        return Restack::apply($state, $pattern, $placements, [], $pin, $wish);
+    }
+
+    /**
+     * @param  list<array{Point, Point, Assignment}>  $creases
+     * @return array{Pattern, list<int>} and for each face the face it was part of
+     */
+    private static function divided(FoldedState $state, array $creases, string $origin): array
+    {
+        $builder = new PatternBuilder($state->pattern, $state->tolerance);
+        $pattern = $state->pattern;
+        $parent = range(0, $state->faceCount() - 1);
+        foreach ($creases as [$p, $q]) {
+            $line = Line::through($p, $q) ?? throw CannotFold::because('A crease to be folded has no length.', $p);
+            foreach (array_keys($pattern->faces) as $face) {
+                $span = $pattern->polygon($face)->spanInside($p, $q, 10 * $state->tolerance->length);
+                if ($span === null || ($span[1] - $span[0]) * $p->distanceTo($q) < 100 * $state->tolerance->length) {
+                    continue;
+                }
+                $new = $builder->split($face, $line, $origin);
+                if ($new !== null) {
+                    $parent[$new] = $parent[$face];
+                }
+            }
+            $pattern = $builder->build();
+        }
+
+        return [$pattern, array_values($parent)];
+    }
+
+    /** @return list<Edge> creases that lie on the segment */
+    private static function along(Pattern $pattern, Point $p, Point $q): array
+    {
+        $length = $p->distanceTo($q);
+        $on = static fn (Point $r): bool => $p->distanceTo($r) + $r->distanceTo($q) - $length < 1e-7 * $length;
+
+        return array_values(array_filter($pattern->creases(), static fn (Edge $e): bool => $on($pattern->vertices[$e->a]) && $on($pattern->vertices[$e->b])));
+    }
+
+    private static function base(Pattern $pattern, ?Point $stays, float $margin): int
+    {
+        if ($stays !== null) {
+            return $pattern->faceAt($stays, $margin) ?? throw CannotFold::because('The point that stays was cut away.');
+        }
+        $best = 0;
+        foreach (array_keys($pattern->faces) as $face) {
+            if ($pattern->polygon($face)->area() > $pattern->polygon($best)->area() * (1 + 1e-9)) {
+                $best = $face;
+            }
+        }
+
+        return $best;
+    }
+}

@@ -1,0 +1,222 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Folding\Compound;
+
+use Cathedra\Core\Folding\Assignment;
+use Cathedra\Core\Folding\Edge;
+use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Folding\Pattern;
+use Cathedra\Core\Folding\PatternBuilder;
+use Cathedra\Core\Folding\Restack;
+use Cathedra\Core\Geometry\Isometry;
+use Cathedra\Core\Geometry\Line;
+use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Polygon;
+
+/**
+ * A compound fold being drawn up: faces are divided, groups of them are given a motion, and finish() finds the order.
+ * Where a crease bends follows from the motions; whether the motions fit is checked like everything else.
+ */
+final class Sketch
+{
+    private PatternBuilder $builder;
+
+    private Pattern $pattern;
+
+    /** @var list<int> for each face the face of the state it was part of */
+    private array $parent;
+
+    /** @var array<int, Isometry> by face, in the folded plane */
+    private array $motion = [];
+
+    public function __construct(public readonly FoldedState $state, private readonly string $origin)
+    {
+        $this->pattern = $state->pattern;
+        $this->builder = new PatternBuilder($state->pattern, $state->tolerance);
+        $this->parent = range(0, $state->faceCount() - 1);
+    }
+
+    /** A face in the folded plane, as it lies before the fold. */
+    public function polygon(int $face): Polygon
+    {
+        return $this->pattern->polygon($face)->placed($this->state->placements[$this->parent[$face]]);
+    }
+
+    /** Whether $i lies above $j before the fold; null when they do not overlap or are of one piece. */
+    public function above(int $i, int $j): ?bool
+    {
+        return $this->state->order->above($this->parent[$i], $this->parent[$j]);
+    }
+
+    public function parentOf(int $face): int
+    {
+        return $this->parent[$face];
+    }
+
+    public function hasMoved(int $face): bool
+    {
+        return isset($this->motion[$face]);
+    }
+
+    /** The uppermost face at a point, inside or on its rim, before anything was divided; null when there is no paper. */
+    public function topFaceAt(Point $p): ?int
+    {
+        $here = array_filter(array_keys($this->state->polygons), fn (int $f): bool => $this->state->polygons[$f]->contains($p, -$this->state->tolerance->length));
+        foreach ($here as $face) {
+            if (array_filter($here, fn (int $other): bool => $this->state->order->above($other, $face) === true) === []) {
+                return $face;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Divides faces by a line of the folded plane.
+     *
+     * @param  list<int>  $faces
+     * @return array{list<int>, list<int>} the faces on its positive side and those on the other
+     */
+    public function split(array $faces, Line $line): array
+    {
+        $beyond = [];
+        $rest = [];
+        foreach ($faces as $face) {
+            $onSheet = $this->state->placements[$this->parent[$face]]->inverse()->ofLine($line);
+            $new = $this->builder->split($face, $onSheet, $this->origin);
+            $this->pattern = $this->builder->build();
+            if ($new !== null) {
+                $this->parent[] = $this->parent[$face];
+                $beyond[] = $new;
+                $rest[] = $face;
+            } elseif ($line->distanceTo($this->polygon($face)->centroid()) > 0) {
+                $beyond[] = $face;
+            } else {
+                $rest[] = $face;
+            }
+        }
+
+        return [$beyond, $rest];
+    }
+
+    /**
+     * The faces of one layer: reached from $start over flat creases that lie, at least in part, beyond the lines.
+     *
+     * @param  list<Line>  $beyond  positive sides count
+     * @return list<int>
+     */
+    public function layer(int $start, array $beyond): array
+    {
+        $faces = [$start];
+        for ($i = 0; $i < count($faces); $i++) {
+            foreach ($this->pattern->around($faces[$i]) as $edge) {
+                $next = $edge->other($faces[$i]);
+                if ($next === null || in_array($next, $faces, true) || $edge->assignment !== Assignment::Flat) {
+                    continue;
+                }
+                foreach ($beyond as $line) {
+                    if (max(array_map($line->distanceTo(...), $this->ends($edge))) <= $this->state->tolerance->length) {
+                        continue 2;
+                    }
+                }
+                $faces[] = $next;
+            }
+        }
+
+        return $faces;
+    }
+
+    /**
+     * Folded edges between a group and the paper round it.
+     *
+     * @param  list<int>  $faces
+     * @return list<array{edge: Edge, inner: int, outer: int, from: Point, to: Point}>
+     */
+    public function bentEdgesOf(array $faces): array
+    {
+        $found = [];
+        foreach ($faces as $face) {
+            foreach ($this->pattern->around($face) as $edge) {
+                $other = $edge->other($face);
+                if ($other !== null && $edge->assignment->isFolded() && ! in_array($other, $faces, true)) {
+                    [$from, $to] = $this->ends($edge);
+                    $found[] = ['edge' => $edge, 'inner' => $face, 'outer' => $other, 'from' => $from, 'to' => $to];
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return array{Point, Point} in the folded plane, before the fold */
+    private function ends(Edge $edge): array
+    {
+        $place = $this->state->placements[$this->parent[$edge->faces[0]]];
+
+        return [$place->of($this->pattern->vertices[$edge->a]), $place->of($this->pattern->vertices[$edge->b])];
+    }
+
+    /** @param  list<int>  $faces */
+    public function move(array $faces, Isometry $by): void
+    {
+        foreach ($faces as $face) {
+            $this->motion[$face] = $by;
+        }
+    }
+
+    /**
+     * @param  callable(int, int): ?bool  $pin  for pairs of which at least one face moved
+     * @param  callable(int, int): ?bool  $wish  the same
+     */
+    public function finish(callable $pin, callable $wish): FoldedState
+    {
+        $placements = array_map(fn (int $f): Isometry => isset($this->motion[$f])
+            ? $this->state->placements[$this->parent[$f]]->then($this->motion[$f])
+            : $this->state->placements[$this->parent[$f]], array_keys($this->pattern->faces));
+        $open = $this->bend($placements);
+        $still = fn (int $i, int $j): bool => ! isset($this->motion[$i]) && ! isset($this->motion[$j]);
+
+        return Restack::apply(
+            $this->state, $this->pattern, $placements, $open,
+            fn (int $i, int $j): ?bool => $still($i, $j) ? $this->above($i, $j) : $pin($i, $j),
+            fn (int $i, int $j): ?bool => $still($i, $j) ? null : $wish($i, $j),
+        );
+    }
+
+    /**
+     * Marks every crease between a moved face and another as folded or flat, whichever the motions say.
+     *
+     * @param  list<Isometry>  $placements
+     * @return array<string, true> the folded ones
+     */
+    private function bend(array $placements): array
+    {
+        $open = [];
+        $edges = $this->pattern->edges;
+        $had = array_fill_keys(array_keys($this->state->pattern->edges), true);
+        foreach ($edges as $key => $edge) {
+            if (! $edge->isCrease()) {
+                continue;
+            }
+            [$f, $g] = $edge->faces;
+            if (isset($this->motion[$f]) || isset($this->motion[$g])) {
+                $bent = $placements[$f]->keepsOrientation() !== $placements[$g]->keepsOrientation();
+                $edge = $edge->assigned($bent ? Assignment::Valley : Assignment::Flat);
+                if ($bent) {
+                    $open[$key] = true;
+                }
+            }
+            if ($edge->origin === $this->origin && ! $edge->assignment->isFolded() && ! isset($had[$key])) {
+                $edge = $edge->madeBy(Edge::JOIN);
+            } elseif ($edge->origin === Edge::JOIN && $edge->assignment->isFolded()) {
+                $edge = $edge->madeBy($this->origin);
+            }
+            $edges[$key] = $edge;
+        }
+        $this->pattern = new Pattern($this->pattern->vertices, $this->pattern->faces, $edges);
+
+        return $open;
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Sequence;
+
+use Cathedra\Core\Folding\Assignment;
+use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Folding\Stacks;
+use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Polygon;
+
+/** What a movement of several creases did, drawn on the state before it: the creases that bend, and the paper that moves. */
+final readonly class Change
+{
+    /**
+     * @param  list<array{valley: bool, from: Point, to: Point, seen: bool}>  $folds  as the folder sees them before; seen: not under another layer
+     * @param  list<Polygon>  $moving
+     * @param  list<int>  $faces  of the state before, one for each of $moving
+     */
+    private function __construct(public array $folds, public array $moving, public array $faces)
+    {
+    }
+
+    public static function between(FoldedState $before, FoldedState $after): self
+    {
+        $parent = [];
+        $moving = [];
+        $faces = [];
+        foreach (array_keys($after->pattern->faces) as $face) {
+            $onSheet = $after->pattern->polygon($face);
+            $parent[$face] = $before->pattern->faceAt($onSheet->centroid(), $before->tolerance->length) ?? 0;
+            $was = $before->placements[$parent[$face]];
+            if (! $after->placements[$face]->equals($was, $before->tolerance, $before->sheet->diagonal())) {
+                $moving[] = $onSheet->placed($was);
+                $faces[] = $parent[$face];
+            }
+        }
+
+        return new self(self::folds($before, $after, $parent), $moving, $faces);
+    }
+
+    /**
+     * @param  array<int, int>  $parent
+     * @return list<array{valley: bool, from: Point, to: Point, seen: bool}>
+     */
+    private static function folds(FoldedState $before, FoldedState $after, array $parent): array
+    {
+        $folds = [];
+        foreach ($after->pattern->creases() as $edge) {
+            $from = $after->pattern->vertices[$edge->a];
+            $to = $after->pattern->vertices[$edge->b];
+            if (! $edge->assignment->isFolded() || $before->pattern->edgeAt($from->toward($to, 0.5), 10 * $before->tolerance->length)?->assignment === $edge->assignment) {
+                continue;
+            }
+            $face = $parent[$edge->faces[0]];
+            $place = $before->placements[$face];
+            $inside = $place->of($from->toward($to, 0.5)->toward($after->pattern->polygon($edge->faces[0])->centroid(), 0.02));
+            $folds[] = ['valley' => ($edge->assignment === Assignment::Valley) === $before->frontUp[$face], 'from' => $place->of($from), 'to' => $place->of($to),
+                'seen' => (Stacks::facesAt($before, $inside)[0] ?? $face) === $face];
+        }
+
+        return $folds;
+    }
+
+    /**
+     * The creases that bend, as text: the raw form of a named fold.
+     *
+     * @return list<string> "valley (12.50, 50.00) to (50.00, 50.00)", mm of the folded plane before the fold
+     */
+    public function printed(): array
+    {
+        return array_map(static fn (array $f): string => sprintf('%s (%.2f, %.2f) to (%.2f, %.2f)', $f['valley'] ? 'valley' : 'mountain', $f['from']->x, $f['from']->y, $f['to']->x, $f['to']->y), $this->folds);
+    }
+}

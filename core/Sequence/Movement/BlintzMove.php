@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Sequence\Movement;
+
+use Cathedra\Core\Folding\CannotFold;
+use Cathedra\Core\Folding\Flaps;
+use Cathedra\Core\Folding\SimpleFold;
+use Cathedra\Core\Geometry\Line;
+use Cathedra\Core\Sequence\Landmark\Setting;
+
+/** Every corner of the outline is brought to the centre. */
+final readonly class BlintzMove implements Movement
+{
+    public function __construct(public bool $valley)
+    {
+    }
+
+    public function make(Setting $setting, string $label): Made
+    {
+        $corners = $setting->compass->outline->corners;
+        $centre = $setting->state->box()->centre();
+        if (count($corners) !== 4) {
+            throw CannotFold::because(sprintf('A blintz brings the four corners of a square to its centre; this outline has %d corners.', count($corners)), $centre);
+        }
+        $state = $setting->state;
+        foreach ($corners as $corner) {
+            $line = Line::bringing($corner, $centre) ?? throw CannotFold::because('A corner already lies at the centre.', $corner);
+            $state = SimpleFold::apply($state, $line, $this->valley, Flaps::beyond($state, $line)->all(), $label);
+        }
+
+        return new Made($state, $corners[0], $centre);
+    }
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Sequence\Movement;
+
+use Cathedra\Core\Folding\Assignment;
+use Cathedra\Core\Folding\CannotFold;
+use Cathedra\Core\Folding\Compound\Collapse;
+use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Sequence\Landmark\CreaseOf;
+use Cathedra\Core\Sequence\Landmark\LineRef;
+use Cathedra\Core\Sequence\Landmark\Setting;
+use Cathedra\Core\Sequence\Landmark\SheetPoint;
+
+/** All listed creases are folded at once; a fold without a name of its own is written like this too. */
+final readonly class CollapseMove implements Movement
+{
+    /**
+     * @param  list<LineRef>  $valley  as the folder sees them now
+     * @param  list<LineRef>  $mountain
+     * @param  list<LineRef>  $flat  creases that open
+     * @param  SheetPoint|null  $stays  on a face that stays where it is
+     * @param  bool  $onTop  what moves is wanted on top
+     */
+    public function __construct(public array $valley, public array $mountain, public array $flat, public ?SheetPoint $stays, public bool $onTop)
+    {
+    }
+
+    public function make(Setting $setting, string $label): Made
+    {
+        $creases = [];
+        foreach ([[$this->valley, Assignment::Valley], [$this->mountain, Assignment::Mountain], [$this->flat, Assignment::Flat]] as [$lines, $wanted]) {
+            foreach ($lines as $line) {
+                foreach (self::onSheet($line, $setting) as [$p, $q]) {
+                    $creases[] = [$p, $q, $wanted];
+                }
+            }
+        }
+        $after = Collapse::apply($setting->state, $creases, $this->stays?->onSheet($setting), $this->onTop, $label);
+        [$grip, $landing] = self::furthest($setting, $after->positionOf(...));
+
+        return new Made($after, $grip, $landing);
+    }
+
+    /** @return list<array{Point, Point}> the pieces of the sheet along a line */
+    private static function onSheet(LineRef $line, Setting $setting): array
+    {
+        if ($line instanceof CreaseOf) {
+            return $setting->creases[$line->label] ?? throw CannotFold::because("No earlier step makes a crease called \"{$line->label}\".");
+        }
+        $stretch = $line->trace($setting);
+        $pieces = [];
+        foreach ($setting->state->polygons as $face => $polygon) {
+            $span = $polygon->spanInside($stretch->a, $stretch->b, -$setting->state->tolerance->length);
+            if ($span !== null && ($span[1] - $span[0]) * $stretch->length() > 100 * $setting->state->tolerance->length) {
+                $back = $setting->state->placements[$face]->inverse();
+                $pieces[] = [$back->of($stretch->a->toward($stretch->b, $span[0])), $back->of($stretch->a->toward($stretch->b, $span[1]))];
+            }
+        }
+
+        return $pieces;
+    }
+
+    /**
+     * The corner of the sheet that travels furthest: where hands take hold.
+     *
+     * @param  callable(Point): ?Point  $after
+     * @return array{Point, Point}
+     */
+    private static function furthest(Setting $setting, callable $after): array
+    {
+        $best = null;
+        foreach ([[0, 0], [1, 0], [1, 1], [0, 1]] as [$u, $v]) {
+            $corner = $setting->state->sheet->at($u, $v);
+            $from = $setting->state->positionOf($corner);
+            $to = $after($corner);
+            if ($from !== null && $to !== null && ($best === null || $from->distanceTo($to) > $best[0]->distanceTo($best[1]))) {
+                $best = [$from, $to];
+            }
+        }
+
+        return $best ?? [$setting->state->box()->centre(), $setting->state->box()->centre()];
+    }
+}

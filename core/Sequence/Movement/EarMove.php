@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Sequence\Movement;
+
+use Cathedra\Core\Folding\Compound\RabbitEar;
+use Cathedra\Core\Sequence\Landmark\PointRef;
+use Cathedra\Core\Sequence\Landmark\Setting;
+
+/** Rabbit ear: the tip is pinched while both sides are laid on the base; the ear points along the base. */
+final readonly class EarMove implements Movement
+{
+    public function __construct(public PointRef $tip, public PointRef $toward, public PointRef $away)
+    {
+    }
+
+    public function make(Setting $setting, string $label): Made
+    {
+        $tip = $this->tip->locate($setting);
+        $toward = $this->toward->locate($setting);
+        $away = $this->away->locate($setting);
+        $landing = $away->plus($toward->minus($away)->unit()->times($tip->distanceTo($away)));
+
+        return new Made(RabbitEar::apply($setting->state, $toward, $away, $tip, $label), $tip, $landing);
+    }
+}

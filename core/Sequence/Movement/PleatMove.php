@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Sequence\Movement;
+
+use Cathedra\Core\Folding\CannotFold;
+use Cathedra\Core\Folding\Compound\Reverse;
+use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Folding\SimpleFold;
+use Cathedra\Core\Geometry\Line;
+use Cathedra\Core\Sequence\Alignment\Crease;
+use Cathedra\Core\Sequence\Landmark\LineRef;
+use Cathedra\Core\Sequence\Landmark\PointRef;
+use Cathedra\Core\Sequence\Landmark\Setting;
+use Cathedra\Core\Sequence\Layers;
+
+/**
+ * Pleat: over one line and back over a second one beyond it. Crimp: the same through both halves of a flap at once, the
+ * front half the mirror of the back half, that is, two reverse folds one after the other. Both lines are named as they
+ * lie before the fold.
+ */
+final readonly class PleatMove implements Movement
+{
+    public function __construct(public LineRef $first, public LineRef $back, public PointRef $move, public Layers $layers, public bool $valleyFirst, public ?bool $insideCrimp)
+    {
+    }
+
+    public function make(Setting $setting, string $label): Made
+    {
+        $grip = $this->move->locate($setting);
+        $first = Crease::moving($this->first->trace($setting)->line, $grip);
+        $back = Crease::moving($this->back->trace($setting)->line, $grip);
+        if ($first->line->distanceTo($back->grip) <= 0 || $back->line->distanceTo($first->line->nearest($grip)) >= 0) {
+            throw CannotFold::because('The second line of a pleat must lie between the first one and the point that moves.', $grip);
+        }
+        $flap = $this->layers->choose($setting, $first);
+        $onSheet = [];
+        foreach ($flap as $face) {
+            $onSheet[] = $setting->state->pattern->polygon($face)->clippedBy($setting->state->placements[$face]->inverse()->ofLine($back->line))->centroid();
+        }
+        $state = $this->fold($setting->state, $first->line, $flap, $this->valleyFirst, $label);
+        $line = Line::through($first->line->reflected($back->line->foot()), $first->line->reflected($back->line->foot()->plus($back->line->direction()))) ?? throw new \LogicException('A line has a direction.');
+        $tip = $first->line->reflected($grip);
+        $line = $line->distanceTo($tip) < 0 ? $line->reversed() : $line;
+        $faces = [];
+        foreach ($onSheet as $i => $point) {
+            $face = $state->pattern->faceAt($point, $state->tolerance->length);
+            if ($face !== null && $setting->state->polygons[$flap[$i]]->clippedBy($back->line)->area() > $state->tolerance->area) {
+                $faces[$face] = true;
+            }
+        }
+        $after = $this->fold($state, $line, array_keys($faces), ! $this->valleyFirst, $label);
+
+        return new Made($after, $grip, $line->reflected($tip), $first->line);
+    }
+
+    /** @param  list<int>  $faces */
+    private function fold(FoldedState $state, Line $line, array $faces, bool $valley, string $label): FoldedState
+    {
+        return $this->insideCrimp === null
+            ? SimpleFold::apply($state, $line, $valley, $faces, $label)
+            : Reverse::apply($state, $line, $faces, $this->insideCrimp, $label);
+    }
+}

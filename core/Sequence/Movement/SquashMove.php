@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Sequence\Movement;
+
+use Cathedra\Core\Folding\CannotFold;
+use Cathedra\Core\Folding\Compound\Squash;
+use Cathedra\Core\Sequence\Alignment\Bring;
+use Cathedra\Core\Sequence\Landmark\LineRef;
+use Cathedra\Core\Sequence\Landmark\Setting;
+
+/** Opens the top flap and lays its folded edge on its hinge. */
+final readonly class SquashMove implements Movement
+{
+    public function __construct(public LineRef $edge, public LineRef $hinge)
+    {
+    }
+
+    public function make(Setting $setting, string $label): Made
+    {
+        $edge = $this->edge->trace($setting);
+        $hinge = $this->hinge->trace($setting);
+        $crease = (new Bring($this->edge, $this->hinge, null))->locate($setting);
+        if ($edge->line->isParallelTo($hinge->line)) {
+            throw CannotFold::because('The edge to be squashed must meet the line it is laid on.', $edge->middle());
+        }
+
+        return new Made(Squash::apply($setting->state, $edge->line, $hinge->line, $crease->line, $crease->grip, $label), $crease->grip, $crease->landing, $hinge->line);
+    }
+}
