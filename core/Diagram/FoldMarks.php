@@ -22,6 +22,9 @@ final readonly class FoldMarks
     /** @return list<SceneFold> the creases of a movement, as far as they can be seen before it; all when none can */
     public static function lines(Action $action): array
     {
+        if ($action->cuts !== []) {
+            return array_map(static fn (array $c): array => ['kind' => 'cut', 'from' => [$c[0]->x, $c[0]->y], 'to' => [$c[1]->x, $c[1]->y]], $action->cuts);
+        }
         if ($action->change === null) {
             return $action->crease === null ? [] : [self::line($action)];
         }
@@ -66,7 +69,7 @@ final readonly class FoldMarks
     public static function arrow(Action $action): ?array
     {
         $ends = self::ends($action);
-        if ($ends === null) {
+        if ($ends === null || $action->cuts !== []) {
             return null;
         }
         [$grip, $landing] = $ends;

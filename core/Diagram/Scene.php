@@ -12,7 +12,7 @@ namespace Cathedra\Core\Diagram;
  * @phpstan-type SceneFace array{points: list<Pair>, side: 'front'|'back', moving: bool, depth: int}
  * @phpstan-type SceneLine array{kind: 'raw'|'folded'|'crease', from: Pair, to: Pair}
  * @phpstan-type SceneItem array{type: 'face', face: SceneFace}|array{type: 'line', line: SceneLine}
- * @phpstan-type SceneFold array{kind: 'valley'|'mountain', from: Pair, to: Pair}
+ * @phpstan-type SceneFold array{kind: 'valley'|'mountain'|'cut', from: Pair, to: Pair}
  * @phpstan-type SceneArrow array{kind: 'fold'|'fold-unfold'|'behind'|'push'|'open', from: Pair, bend: Pair, to: Pair}
  */
 final readonly class Scene

@@ -7,6 +7,7 @@ namespace Cathedra\Core\Diagram;
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Sequence\Action;
+use Cathedra\Core\Sequence\FoldedModel;
 use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\FoldKind;
 
@@ -42,6 +43,37 @@ final class SceneBuilder
     public static function ofState(FoldedState $state): Scene
     {
         return (new self($state))->scene([], []);
+    }
+
+    /** The finished model with the parts that were attached. */
+    public static function ofModel(FoldedModel $model): Scene
+    {
+        $scene = self::ofState($model->end());
+        foreach ($model->attachments() as $step) {
+            $scene = self::with($scene, $step);
+        }
+
+        return $scene;
+    }
+
+    /** The state after a step. */
+    public static function after(FoldedStep $step): Scene
+    {
+        return self::with(self::ofState($step->after), $step);
+    }
+
+    private static function with(Scene $scene, FoldedStep $step): Scene
+    {
+        if ($step->attached === null) {
+            return $scene;
+        }
+        $part = self::ofState($step->attached);
+        [$l, $b, $w, $h] = $scene->frame;
+        [$pl, $pb, $pw, $ph] = $part->frame;
+        $frame = [min($l, $pl), min($b, $pb), max($l + $w, $pl + $pw) - min($l, $pl), max($b + $h, $pb + $ph) - min($b, $pb)];
+        $items = $step->step->attach?->inFront === false ? [...$part->items, ...$scene->items] : [...$scene->items, ...$part->items];
+
+        return new Scene($frame, $items, $scene->folds, $scene->arrows, $scene->dots, $scene->signs);
     }
 
     /** The state before a step, with fold lines, arrows and signs of what comes. */
@@ -168,6 +200,7 @@ final class SceneBuilder
             FoldKind::TurnOver => [$step->step->upright ? 'turn-over' : 'turn-over-level'],
             FoldKind::Rotate => [$step->step->turn < 0 ? 'rotate-clockwise' : 'rotate-counterclockwise'],
             FoldKind::Unfold => ['unfold'],
+            FoldKind::Inflate, FoldKind::OpenOut, FoldKind::Curl, FoldKind::Pinch, FoldKind::Stand, FoldKind::Attach, FoldKind::Cut => [$step->step->kind->value],
             default => [],
         };
 

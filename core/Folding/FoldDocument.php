@@ -16,28 +16,46 @@ final readonly class FoldDocument
     private const DECIMALS = 9;
 
     /**
-     * @param  list<array{state: FoldedState, fold: string, text: string}>  $steps
+     * @param  list<array{state: FoldedState, fold: string, text: string, form3d?: bool, part?: string|null}>  $steps  in their order; part: the second piece a step belongs to
      * @return array<string, mixed>
      */
     public static function of(string $title, FoldedState $start, array $steps): array
     {
-        $last = $steps === [] ? $start : $steps[count($steps) - 1]['state'];
+        $last = $start;
+        $parts = [];
         $frames = [];
         foreach ($steps as $i => $step) {
-            $frames[] = self::frame($step['state']) + ['cathedra:step' => ['number' => $i + 1, 'fold' => $step['fold'], 'text' => $step['text']]];
+            $part = $step['part'] ?? null;
+            $part === null ? $last = $step['state'] : $parts[$part] = $step['state'];
+            $frames[] = self::frame($step['state'])
+                + ['cathedra:step' => ['number' => $i + 1, 'fold' => $step['fold'], 'text' => $step['text']] + ($part === null ? [] : ['part' => $part])]
+                + (($step['form3d'] ?? false) ? ['cathedra:form3d' => true] : []);
         }
 
         return [
             'file_spec' => 1.2,
             'file_creator' => 'Cathedra',
             'file_title' => $title,
+            ...self::flatSheet($last),
+            ...($parts === [] ? [] : ['cathedra:parts' => array_map(self::flatSheet(...), $parts)]),
+            'file_frames' => $frames,
+        ];
+    }
+
+    /**
+     * The flat sheet with the creases it has now.
+     *
+     * @return array<string, mixed>
+     */
+    public static function flatSheet(FoldedState $state): array
+    {
+        return [
             'frame_classes' => ['creasePattern'],
             'frame_attributes' => ['2D'],
             'frame_unit' => 'mm',
-            'vertices_coords' => array_map(self::coordinates(...), $last->pattern->vertices),
-            ...self::topology($last),
-            'cathedra:sheet' => self::sheet($last),
-            'file_frames' => $frames,
+            'vertices_coords' => array_map(self::coordinates(...), $state->pattern->vertices),
+            ...self::topology($state),
+            'cathedra:sheet' => self::sheet($state),
         ];
     }
 

@@ -120,6 +120,12 @@ final readonly class FoldedState
         return $this->moved(Isometry::rotation($radians, $this->box()->centre()), $this->order);
     }
 
+    /** @param  Point  $by in the folded plane, mm */
+    public function shifted(Point $by): self
+    {
+        return $this->moved(Isometry::shift($by), $this->order);
+    }
+
     private function moved(Isometry $by, LayerOrder $order): self
     {
         $placements = array_map(static fn (Isometry $p): Isometry => $p->then($by), $this->placements);

@@ -66,6 +66,54 @@ final class PatternBuilder
         $this->edges[$edgeKey] = $this->edges[$edgeKey]->madeBy($origin);
     }
 
+    /**
+     * The edges of a face that lie on a segment of the sheet, divided so that the segment ends at vertices; what the
+     * line of the segment needs beyond its ends is only a join.
+     *
+     * @param  array{Point, Point}  $segment
+     * @return array<string, true> edge keys
+     */
+    public function marked(int $face, array $segment, string $origin): array
+    {
+        [$p, $q] = $segment;
+        $length = $p->distanceTo($q);
+        $line = Line::through($p, $q) ?? throw new \LogicException('A segment has length.');
+        $share = fn (int $v): float => $this->vertices[$v]->minus($p)->dot($q->minus($p)) / $length ** 2;
+        $on = fn (int $v): bool => abs($line->distanceTo($this->vertices[$v])) < 10 * $this->tolerance->length;
+        foreach ([[0.0, $p], [1.0, $q]] as [$end, $point]) {
+            foreach ($this->sides($face) as [$a, $b]) {
+                $margin = 10 * $this->tolerance->length / $length;
+                if ($on($a) && $on($b) && min($share($a), $share($b)) < $end - $margin && max($share($a), $share($b)) > $end + $margin) {
+                    $this->insert($a, $b, $point);
+                    break;
+                }
+            }
+        }
+        $marked = [];
+        foreach ($this->sides($face) as [$a, $b]) {
+            if (! $on($a) || ! $on($b)) {
+                continue;
+            }
+            $key = Edge::key($a, $b);
+            $middle = ($share($a) + $share($b)) / 2;
+            if ($middle > 0 && $middle < 1) {
+                $marked[$key] = true;
+            } elseif ($this->edges[$key]->origin === $origin) {
+                $this->edges[$key] = $this->edges[$key]->madeBy(Edge::JOIN);
+            }
+        }
+
+        return $marked;
+    }
+
+    /** @return list<array{int, int}> */
+    private function sides(int $face): array
+    {
+        $loop = $this->faces[$face];
+
+        return array_map(static fn (int $i): array => [$loop[$i], $loop[($i + 1) % count($loop)]], array_keys($loop));
+    }
+
     private function crosses(int $face, Line $line): bool
     {
         $distances = array_map(fn (int $v): float => $line->distanceTo($this->vertices[$v]), $this->faces[$face]);

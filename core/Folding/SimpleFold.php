@@ -255,10 +255,15 @@ final class SimpleFold
     }
 
     /**
+     * The same layers in the same order, divided further.
+     *
      * @param  list<Isometry>  $placements
-     * @param  list<int>  $parent
+     * @param  list<int>  $parent  for each face of $pattern the face of $state it was part of
+     * @param  float|null  $removed  mm2 cut away so far; null: as before
+     *
+     * @throws CannotFold when two faces cannot be told apart, or an invariant breaks
      */
-    private static function inherit(FoldedState $state, Pattern $pattern, array $placements, array $parent): FoldedState
+    public static function inherit(FoldedState $state, Pattern $pattern, array $placements, array $parent, ?float $removed = null): FoldedState
     {
         $polygons = array_map(static fn (int $f) => $pattern->polygon($f)->placed($placements[$f]), array_keys($pattern->faces));
         $overlaps = Overlaps::among($polygons, $state->tolerance);
@@ -269,6 +274,6 @@ final class SimpleFold
                 ?? throw CannotFold::because('Two creases lie so close together that they cannot be told apart. Move one of them.', $overlaps->common[$key]->centroid());
         }
 
-        return FoldedState::assembled($state->sheet, $pattern, $placements, LayerOrder::of($n, $bits), $state->removedArea, $overlaps);
+        return FoldedState::assembled($state->sheet, $pattern, $placements, LayerOrder::of($n, $bits), $removed ?? $state->removedArea, $overlaps);
     }
 }

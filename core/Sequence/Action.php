@@ -24,6 +24,7 @@ final readonly class Action
      * @param  Change|null  $change  for several creases at once
      * @param  Point|null  $grip  where hands take hold, for several creases at once
      * @param  Point|null  $landing  where that place comes to lie
+     * @param  list<array{Point, Point}>  $cuts  with scissors
      * @param  Line|null  $line  which it is folded about or laid on, for several creases at once
      */
     public function __construct(
@@ -39,11 +40,12 @@ final readonly class Action
         public ?Point $grip = null,
         public ?Point $landing = null,
         public ?Line $line = null,
+        public array $cuts = [],
     ) {
     }
 
     public function asBehind(): self
     {
-        return new self($this->kind, $this->state, $this->crease, $this->valley, $this->moving, $this->faces, true, $this->mirrored, $this->change, $this->grip, $this->landing, $this->line);
+        return new self($this->kind, $this->state, $this->crease, $this->valley, $this->moving, $this->faces, true, $this->mirrored, $this->change, $this->grip, $this->landing, $this->line, $this->cuts);
     }
 }

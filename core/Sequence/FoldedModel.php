@@ -14,14 +14,40 @@ final readonly class FoldedModel
     {
     }
 
+    /** The main piece when all is folded; parts that were attached are in attached(). */
     public function end(): FoldedState
     {
-        return $this->steps === [] ? $this->start : $this->steps[count($this->steps) - 1]->after;
+        $main = array_filter($this->steps, static fn (FoldedStep $s): bool => $s->step->part === null);
+        $last = array_key_last($main);
+
+        return $last === null ? $this->start : $main[$last]->after;
     }
 
     /** The state a learner holds before a step (1 to the number of steps + 1: finished). */
     public function stateBefore(int $step): FoldedState
     {
         return $this->steps[$step - 1]->before ?? $this->end();
+    }
+
+    /** @return list<FoldedStep> the steps that put a part on the main piece */
+    public function attachments(): array
+    {
+        return array_values(array_filter($this->steps, static fn (FoldedStep $s): bool => $s->attached !== null));
+    }
+
+    /**
+     * Sizes of the finished form that is not flat: those of the last step that gives any.
+     *
+     * @return array<string, float> width, depth, height in mm, volume in mm3; those that are known
+     */
+    public function measures(): array
+    {
+        foreach (array_reverse($this->steps) as $step) {
+            if ($step->step->form !== null && $step->step->form->sizes !== []) {
+                return $step->step->form->measured($step->after->sheet->width, $step->after->sheet->height);
+            }
+        }
+
+        return [];
     }
 }

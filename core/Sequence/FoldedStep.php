@@ -9,8 +9,11 @@ use Cathedra\Core\Folding\FoldedState;
 /** A step that was folded: the states before and after it as the folder sees them, and what moved. */
 final readonly class FoldedStep
 {
-    /** @param  list<Action>  $actions */
-    public function __construct(public Step $step, public FoldedState $before, public FoldedState $after, public array $actions)
+    /**
+     * @param  list<Action>  $actions
+     * @param  FoldedState|null  $attached  the part this step puts on the main piece, where it lies then
+     */
+    public function __construct(public Step $step, public FoldedState $before, public FoldedState $after, public array $actions, public ?FoldedState $attached = null)
     {
     }
 }

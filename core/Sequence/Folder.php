@@ -15,7 +15,7 @@ use Cathedra\Core\Geometry\Polygon;
 use Cathedra\Core\Sequence\Alignment\Crease;
 use Cathedra\Core\Sequence\Landmark\Setting;
 
-/** Folds a sequence step by step from one sheet. */
+/** Folds a sequence step by step, each piece from its own sheet. */
 final class Folder
 {
     private FoldedState $state;
@@ -32,10 +32,15 @@ final class Folder
     /** @var array<string, list<array{Point, Point}>> creases of a step done on both sides, by its name, each side apart */
     private array $sides = [];
 
+    /** @var array<string, array{FoldedState, array<string, Point>, array<string, list<array{Point, Point}>>}> what lies aside: state, marks, creases, by part ('' for the main piece) */
+    private array $aside = [];
+
+    private string $part = '';
+
     /** @var list<Action> of the step at work */
     private array $actions = [];
 
-    private function __construct(private readonly Sequence $sequence, Sheet $sheet)
+    private function __construct(private readonly Sequence $sequence, Sheet $sheet, private readonly float $shortSide)
     {
         $this->state = FoldedState::flat($sheet, $sequence->sideUp);
     }
@@ -48,7 +53,7 @@ final class Folder
      */
     public static function fold(Sequence $sequence, float $shortSide = 150.0): FoldedModel
     {
-        return (new self($sequence, $sequence->sheet($shortSide)))->run();
+        return (new self($sequence, $sequence->sheet($shortSide), $shortSide))->run();
     }
 
     private function run(): FoldedModel
@@ -56,24 +61,55 @@ final class Folder
         $start = $this->state;
         $steps = [];
         foreach ($this->sequence->steps as $step) {
-            $before = $this->state;
             $this->actions = [];
             $this->sides = [];
             try {
+                $this->take($step->part ?? '');
+                $before = $this->state;
                 $this->do($step, false);
                 $this->remember($step, $before);
             } catch (CathedraException $e) {
                 throw $e instanceof BadSequence ? $e
                     : new BadSequence($step->line, $step->number, $e->getMessage(), $e instanceof CannotFold ? $e->place : null, $e);
             }
-            $steps[] = new FoldedStep($step, $before, $this->state, $this->actions);
+            $steps[] = new FoldedStep($step, $before, $this->state, $this->actions, $step->attach === null ? null : $this->attached($step->attach));
         }
 
         return new FoldedModel($this->sequence, $start, $steps);
     }
 
+    /** Puts the piece at work aside and takes up another; a part begins with its flat sheet. */
+    private function take(string $part): void
+    {
+        if ($part === $this->part) {
+            return;
+        }
+        $this->aside[$this->part] = [$this->state, $this->marks, $this->creases];
+        $spec = $this->sequence->parts[$part] ?? null;
+        if (! isset($this->aside[$part]) && $spec !== null) {
+            $this->aside[$part] = [FoldedState::flat($this->sequence->partSheet($spec, $this->shortSide), $spec->sideUp), [], []];
+        }
+        [$this->state, $this->marks, $this->creases] = $this->aside[$part];
+        $this->part = $part;
+    }
+
+    /** The part as it lies on the main piece. */
+    private function attached(Attach $attach): FoldedState
+    {
+        [$part] = $this->aside[$attach->part] ?? throw CannotFold::because("The part \"{$attach->part}\" is not folded yet.");
+        $at = $attach->at->locate(new Setting($this->state, $this->marks, $this->creases, false));
+        $turned = $part->rotated($attach->turn);
+
+        return $turned->shifted($at->minus($turned->box()->centre()));
+    }
+
     private function do(Step $step, bool $mirrored): void
     {
+        if ($step->kind->isForm() || $step->kind === FoldKind::Attach) {
+            $this->past[$step->number] = [$this->state, $this->state];
+
+            return;
+        }
         $before = $this->state;
         match ($step->kind) {
             FoldKind::Repeat => $this->repeat($step),
@@ -114,7 +150,7 @@ final class Folder
         $before = $this->state;
         $made = $step->movement->make(new Setting($before, $this->marks, $this->creases, $mirrored), $step->label());
         $change = Change::between($before, $made->after);
-        $this->actions[] = new Action($step->kind, $before, null, true, $change->moving, $change->faces, $behind, $mirrored, $change, $made->grip, $made->landing, $made->line);
+        $this->actions[] = new Action($step->kind, $before, null, true, $change->moving, $change->faces, $behind, $mirrored, $change, $made->grip, $made->landing, $made->line, $made->cuts);
         $this->state = $made->after;
     }
 
@@ -145,6 +181,7 @@ final class Folder
 
     private function unfold(Step $step): void
     {
+        $this->samePiece($step, $step->steps[0]);
         [$before, $after] = $this->past[$step->steps[0]];
         $this->actions[] = new Action($step->kind, $this->state, null, false, [], [], false, false);
         $this->state = Unfolding::of($this->state, $before, $after);
@@ -156,6 +193,7 @@ final class Folder
         $all = function (bool $mirrored) use ($step): void {
             foreach ($step->steps as $number) {
                 $again = $this->sequence->steps[$number - 1];
+                $this->samePiece($step, $number);
                 if ($again->kind === FoldKind::Repeat) {
                     throw CannotFold::because("Step $number is itself a repetition; name the steps it repeats.");
                 }
@@ -167,6 +205,13 @@ final class Folder
         if ($step->on === 'behind') {
             $behind = array_map(static fn (Action $a): Action => $a->asBehind(), array_slice($this->actions, $first));
             $this->actions = [...array_slice($this->actions, 0, $first), ...$behind];
+        }
+    }
+
+    private function samePiece(Step $step, int $number): void
+    {
+        if ($this->sequence->steps[$number - 1]->part !== $step->part) {
+            throw CannotFold::because("Step $number belongs to another piece of paper.");
         }
     }
 

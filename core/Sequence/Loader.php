@@ -14,11 +14,12 @@ final readonly class Loader
     /** Bytes; a long model has 10 kB. */
     private const MAX_BYTES = 200_000;
 
-    /** The longest traditional models that beginners meet have about 40. */
-    public const MAX_STEPS = 120;
-
-    /** @throws BadSequence */
-    public static function load(string $slug, string $yaml): Sequence
+    /**
+     * @param  array<string, string>  $choice  for models with routes: the way taken, by route; others take the first
+     *
+     * @throws BadSequence
+     */
+    public static function load(string $slug, string $yaml, array $choice = []): Sequence
     {
         if (strlen($yaml) > self::MAX_BYTES) {
             throw new BadSequence(1, null, sprintf('The file has %d kB; a sequence may have %d kB.', intdiv(strlen($yaml), 1000), intdiv(self::MAX_BYTES, 1000)));
@@ -33,13 +34,20 @@ final readonly class Loader
         }
         $lines = LineIndex::of($yaml);
 
-        return self::model($slug, Reader::over($data, '', $lines), $lines);
+        return self::model($slug, Reader::over($data, '', $lines), $lines, $choice);
     }
 
-    private static function model(string $slug, Reader $top, LineIndex $lines): Sequence
+    /** @param  array<string, string>  $choice */
+    private static function model(string $slug, Reader $top, LineIndex $lines, array $choice): Sequence
     {
-        $steps = self::steps($top, $lines);
-        $count = count($steps);
+        $parts = self::parts($top, $lines);
+        $list = new StepList($lines, $parts, $choice);
+        $list->read($top->value('steps'), 'steps', null);
+        foreach (array_diff_key($choice, $list->routes) as $name => $_) {
+            throw $top->bad('steps', "There is no route called \"$name\"; routes are: ".(implode(', ', array_keys($list->routes)) ?: 'none').'.');
+        }
+        $top->knowSteps($list->ids);
+        $count = count($list->steps);
         $model = new Sequence(
             $slug,
             $top->text('title', null, 80),
@@ -48,44 +56,52 @@ final readonly class Loader
             Side::from($top->oneOf('side_up', ['front', 'back'])),
             $top->whole('age_from', 3, 99),
             $top->whole('difficulty', 1, 5),
-            $top->wholes('resting', 1, $count),
-            $top->wholes('checkpoints', 1, $count),
+            $top->steps('resting', $count),
+            $top->steps('checkpoints', $count),
             $top->texts('cautions'),
-            $steps,
+            $list->steps,
+            $parts,
+            $list->routes,
+            $top->texts('talk'),
+            $top->texts('decorate'),
+            $top->texts('display'),
         );
         $top->nothingElse();
 
         return $model;
     }
 
-    private static function ratio(Reader $top): float
+    /** @return array<string, Part> */
+    private static function parts(Reader $top, LineIndex $lines): array
     {
-        $sheet = $top->text('sheet', 'square', 20);
+        $parts = [];
+        foreach ((array) $top->value('parts') as $name => $entry) {
+            $name = (string) $name;
+            $in = Reader::over($entry, "parts.$name", $lines);
+            if (preg_match('/^[a-z][a-z0-9-]{0,39}$/', $name) !== 1) {
+                throw $in->bad(null, '"parts" must map names of small letters, digits and hyphens to parts.');
+            }
+            $scale = $in->value('scale') ?? 1.0;
+            if ((! is_float($scale) && ! is_int($scale)) || $scale < 0.1 || $scale > 10) {
+                throw $in->bad('scale', '"scale" must be a number from 0.1 to 10: the side of this sheet over that of the main one.');
+            }
+            $parts[$name] = new Part($name, $in->text('title', null, 80), self::ratio($in), (float) $scale, Side::from($in->oneOf('side_up', ['front', 'back'])));
+            $in->nothingElse();
+        }
+
+        return $parts;
+    }
+
+    private static function ratio(Reader $in): float
+    {
+        $sheet = $in->text('sheet', 'square', 20);
         if ($sheet === 'square') {
             return 1.0;
         }
         if (preg_match('/^(\d{1,4}(?:\.\d{1,4})?) x (\d{1,4}(?:\.\d{1,4})?)$/', $sheet, $m) !== 1 || (float) $m[1] <= 0.0 || (float) $m[2] <= 0.0) {
-            throw $top->bad('sheet', '"sheet" must be "square" or width x height, such as "210 x 297".');
+            throw $in->bad('sheet', '"sheet" must be "square" or width x height, such as "210 x 297".');
         }
 
         return (float) $m[2] / (float) $m[1];
-    }
-
-    /** @return list<Step> */
-    private static function steps(Reader $top, LineIndex $lines): array
-    {
-        $list = $top->value('steps');
-        if (! is_array($list) || ! array_is_list($list) || $list === []) {
-            throw $top->bad('steps', '"steps" must be a list with at least one step.');
-        }
-        if (count($list) > self::MAX_STEPS) {
-            throw $top->bad('steps', sprintf('There are %d steps; at most %d are allowed.', count($list), self::MAX_STEPS));
-        }
-        $steps = [];
-        foreach ($list as $i => $entry) {
-            $steps[] = StepReader::read(Reader::over($entry, "steps.$i", $lines, $i + 1), $i + 1);
-        }
-
-        return $steps;
     }
 }

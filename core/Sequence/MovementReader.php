@@ -7,6 +7,7 @@ namespace Cathedra\Core\Sequence;
 use Cathedra\Core\Sequence\Landmark\SheetPoint;
 use Cathedra\Core\Sequence\Movement\BlintzMove;
 use Cathedra\Core\Sequence\Movement\CollapseMove;
+use Cathedra\Core\Sequence\Movement\CutMove;
 use Cathedra\Core\Sequence\Movement\EarMove;
 use Cathedra\Core\Sequence\Movement\Movement;
 use Cathedra\Core\Sequence\Movement\PetalMove;
@@ -38,6 +39,7 @@ final readonly class MovementReader
             FoldKind::Crimp => $this->pleat($this->in->oneOf('side', ['inside', 'outside'], 'inside') === 'inside'),
             FoldKind::Blintz => new BlintzMove($this->in->oneOf('as', ['valley', 'mountain'], 'valley') === 'valley'),
             FoldKind::Collapse => $this->collapse(),
+            FoldKind::Cut => $this->cut(),
             default => throw new \LogicException("$kind->value is not a fold of several creases."),
         };
     }
@@ -59,5 +61,16 @@ final readonly class MovementReader
 
         return $move->valley !== [] || $move->mountain !== [] ? $move
             : throw $this->in->bad(null, 'A collapse lists its creases: valley, mountain, or both.');
+    }
+
+    private function cut(): CutMove
+    {
+        $lines = is_array($this->in->value('along')) ? $this->folds->lines('along') : [$this->folds->line('along')];
+        $layers = $this->in->text('layers', 'all', 20);
+        if (preg_match('/^(?:all|top(?: ([1-9]\d?))?)$/', $layers, $m) !== 1) {
+            throw $this->in->bad('layers', '"layers" of a cut must be: all, top, or top with a number.');
+        }
+
+        return new CutMove($lines, $layers === 'all' ? null : (int) ($m[1] ?? 1), $this->in->has('remove') ? $this->folds->point('remove') : null);
     }
 }

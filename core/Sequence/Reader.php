@@ -10,6 +10,9 @@ final class Reader
     /** @var array<string, true> */
     private array $asked = [];
 
+    /** @var array<string, int> */
+    private array $ids = [];
+
     /** @param  array<array-key, mixed>  $map */
     private function __construct(private readonly array $map, private readonly string $path, private readonly LineIndex $lines, public readonly ?int $step)
     {
@@ -92,25 +95,43 @@ final class Reader
         return $value;
     }
 
+    /** @param  array<string, int>  $ids  numbers of the steps that may be named by an id */
+    public function knowSteps(array $ids): void
+    {
+        $this->ids = $ids;
+    }
+
     /**
+     * Steps by number or id.
+     *
      * @return list<int>
      *
-     * @throws BadSequence when it is not a list of whole numbers within the bounds
+     * @throws BadSequence when it is not a list of steps from 1 to $max
      */
-    public function wholes(string $key, int $min, int $max): array
+    public function steps(string $key, int $max): array
     {
         $list = $this->value($key) ?? [];
         if (! is_array($list) || ! array_is_list($list)) {
-            throw $this->bad($key, "\"$key\" must be a list of step numbers.");
-        }
-        foreach ($list as $entry) {
-            if (! is_int($entry) || $entry < $min || $entry > $max) {
-                throw $this->bad($key, "\"$key\" must hold step numbers from $min to $max.");
-            }
+            throw $this->bad($key, "\"$key\" must be a list of steps.");
         }
 
-        /** @var list<int> $list */
-        return $list;
+        return array_map(fn (mixed $entry): int => $this->number($key, $entry, $max), $list);
+    }
+
+    /** @throws BadSequence when there is no such step */
+    public function step(string $key, int $max, int $default): int
+    {
+        return $this->number($key, $this->value($key) ?? $default, $max);
+    }
+
+    private function number(string $key, mixed $entry, int $max): int
+    {
+        $number = is_string($entry) ? ($this->ids[$entry] ?? null) : $entry;
+        if (! is_int($number) || $number < 1 || $number > $max) {
+            throw $this->bad($key, "\"$key\" must name steps by a number from 1 to $max or by the id of an earlier step.");
+        }
+
+        return $number;
     }
 
     /**

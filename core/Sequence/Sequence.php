@@ -20,6 +20,11 @@ final readonly class Sequence
      * @param  list<int>  $checkpoints  steps after which all should be caught up
      * @param  list<string>  $cautions
      * @param  list<Step>  $steps
+     * @param  array<string, Part>  $parts  second pieces, by name
+     * @param  array<string, Route>  $routes  places where the lead chooses, with the way taken here
+     * @param  list<string>  $talk  what there is to talk about: geometry, nature, culture
+     * @param  list<string>  $decorate  hints
+     * @param  list<string>  $display  hints
      */
     public function __construct(
         public string $slug,
@@ -33,6 +38,11 @@ final readonly class Sequence
         public array $checkpoints,
         public array $cautions,
         public array $steps,
+        public array $parts = [],
+        public array $routes = [],
+        public array $talk = [],
+        public array $decorate = [],
+        public array $display = [],
     ) {
     }
 
@@ -46,5 +56,17 @@ final readonly class Sequence
     public function sheet(float $shortSide): Sheet
     {
         return $this->ratio >= 1 ? Sheet::of($shortSide, $shortSide * $this->ratio) : Sheet::of($shortSide / $this->ratio, $shortSide);
+    }
+
+    /**
+     * The sheet of a second part, when the main sheet has this shorter side (mm).
+     *
+     * @throws CannotFold when the size is out of bounds
+     */
+    public function partSheet(Part $part, float $shortSide): Sheet
+    {
+        $side = $shortSide * $part->scale;
+
+        return $part->ratio >= 1 ? Sheet::of($side, $side * $part->ratio) : Sheet::of($side / $part->ratio, $side);
     }
 }

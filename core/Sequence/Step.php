@@ -25,7 +25,10 @@ final readonly class Step
      * @param  float  $turn  for rotate: radians counterclockwise
      * @param  bool  $upright  for turn-over: about the upright axis (else the level one)
      * @param  'mirrored'|'behind'|null  $on  for repeat: where
-     * @param  Movement|null  $movement  for the kinds that fold several creases at once
+     * @param  Movement|null  $movement  for the kinds that fold several creases at once, and cuts
+     * @param  string|null  $part  the second part it belongs to; null: the main piece
+     * @param  Form|null  $form  for the kinds that end not flat
+     * @param  Attach|null  $attach  for attach
      */
     public function __construct(
         public int $number,
@@ -44,6 +47,9 @@ final readonly class Step
         public bool $upright,
         public ?string $on,
         public ?Movement $movement = null,
+        public ?string $part = null,
+        public ?Form $form = null,
+        public ?Attach $attach = null,
     ) {
     }
 

@@ -15,15 +15,21 @@ final readonly class StepReader
 
     private FoldReader $folds;
 
-    private function __construct(private Reader $in, private int $number)
+    /** @param  array<string, Part>  $parts */
+    private function __construct(private Reader $in, private int $number, private ?string $part, private array $parts)
     {
         $this->folds = new FoldReader($in, $number);
     }
 
-    /** @throws BadSequence */
-    public static function read(Reader $in, int $number): Step
+    /**
+     * @param  string|null  $part  the second part it belongs to; null: the main piece
+     * @param  array<string, Part>  $parts
+     *
+     * @throws BadSequence
+     */
+    public static function read(Reader $in, int $number, ?string $part = null, array $parts = []): Step
     {
-        return (new self($in, $number))->step();
+        return (new self($in, $number, $part, $parts))->step();
     }
 
     private function step(): Step
@@ -45,7 +51,10 @@ final readonly class StepReader
             $kind === FoldKind::Rotate ? $this->turn() : 0.0,
             $kind !== FoldKind::TurnOver || $this->in->oneOf('axis', ['upright', 'level'], 'upright') === 'upright',
             $kind === FoldKind::Repeat ? self::REPEATS[$this->in->oneOf('on', array_keys(self::REPEATS))] : null,
-            $kind->isCompound() ? MovementReader::read($kind, $this->in, $this->number) : null,
+            $kind->isCompound() || $kind === FoldKind::Cut ? MovementReader::read($kind, $this->in, $this->number) : null,
+            $this->part,
+            $kind->isForm() ? $this->form() : null,
+            $kind === FoldKind::Attach ? $this->attach() : null,
         );
         $this->in->nothingElse();
 
@@ -55,7 +64,7 @@ final readonly class StepReader
     /** @return 'mirrored'|'behind'|null */
     private function also(FoldKind $kind): ?string
     {
-        if (! $kind->isFold() || ! $this->in->has('also')) {
+        if (! ($kind->isFold() || $kind === FoldKind::Cut) || ! $this->in->has('also')) {
             return in_array($kind, [FoldKind::Kite, FoldKind::Cupboard], true) ? 'mirrored' : null;
         }
 
@@ -109,12 +118,12 @@ final readonly class StepReader
                 throw $this->in->bad('step', 'Nothing has been folded before the first step, so there is nothing to unfold.');
             }
 
-            return [$this->in->whole('step', 1, $this->number - 1, $this->number - 1)];
+            return [$this->in->step('step', $this->number - 1, $this->number - 1)];
         }
         if ($kind !== FoldKind::Repeat) {
             return [];
         }
-        $steps = $this->in->wholes('steps', 1, $this->number - 1);
+        $steps = $this->in->steps('steps', $this->number - 1);
 
         return $steps !== [] ? $steps : throw $this->in->bad('steps', '"steps" must name the steps to repeat.');
     }
@@ -124,5 +133,39 @@ final readonly class StepReader
         $degrees = $this->in->whole('by', 1, 359);
 
         return deg2rad($degrees) * ($this->in->oneOf('way', ['clockwise', 'counterclockwise'], 'clockwise') === 'clockwise' ? -1 : 1);
+    }
+
+    private function form(): Form
+    {
+        $sizes = [];
+        $size = $this->in->value('size');
+        if ($size !== null && ! is_array($size)) {
+            throw $this->in->bad('size', '"size" must map '.implode(', ', Form::SIZES).' to formulas in s, w and h.');
+        }
+        foreach ($size ?? [] as $name => $text) {
+            if (! in_array($name, Form::SIZES, true) || ! (is_string($text) || is_int($text) || is_float($text))) {
+                throw $this->in->bad('size', '"size" must map '.implode(', ', Form::SIZES).' to formulas in s, w and h.');
+            }
+            try {
+                $sizes[$name] = Formula::of((string) $text);
+            } catch (\InvalidArgumentException $e) {
+                throw $this->in->bad('size', "In \"$name\": ".$e->getMessage().'.');
+            }
+        }
+
+        return new Form($sizes);
+    }
+
+    private function attach(): Attach
+    {
+        $part = $this->in->text('part', null, 40);
+        if (! isset($this->parts[$part]) || $this->part !== null) {
+            throw $this->in->bad('part', "\"$part\" is not a part that can be attached here; parts are: ".(implode(', ', array_keys($this->parts)) ?: 'none').'.');
+        }
+        $turn = $this->in->whole('turn', -359, 359, 0);
+        $how = $this->in->oneOf('how', ['glue', 'tape', 'tuck'], 'glue');
+        $inFront = $this->in->oneOf('place', ['in front', 'behind'], 'in front') === 'in front';
+
+        return new Attach($part, $this->folds->point('at'), deg2rad($turn), in_array($how, ['glue', 'tape', 'tuck'], true) ? $how : 'glue', $inFront);
     }
 }

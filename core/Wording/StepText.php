@@ -16,6 +16,7 @@ use Cathedra\Core\Sequence\FoldKind;
 use Cathedra\Core\Sequence\Landmark\LineRef;
 use Cathedra\Core\Sequence\Landmark\Setting;
 use Cathedra\Core\Sequence\Movement\CollapseMove;
+use Cathedra\Core\Sequence\Movement\CutMove;
 use Cathedra\Core\Sequence\Movement\SquashMove;
 
 /** The sentence of a step, made from its structure and from where its landmarks lie. */
@@ -38,6 +39,9 @@ final readonly class StepText
             FoldKind::Rotate => $say('rotate', ['degrees' => (int) round(abs(rad2deg($spec->turn))), 'way' => $say($spec->turn < 0 ? 'clockwise' : 'counterclockwise')]),
             FoldKind::Unfold => $say('unfold', ['step' => $spec->steps[0]]),
             FoldKind::Repeat => $say('repeat-'.$spec->on, ['steps' => implode(', ', $spec->steps)]),
+            FoldKind::Inflate, FoldKind::OpenOut, FoldKind::Curl, FoldKind::Pinch, FoldKind::Stand => $say($spec->kind->value),
+            FoldKind::Attach => $say('attach-'.($spec->attach->how ?? 'glue'), ['part' => $spec->attach->part ?? '', 'at' => self::attachPlace($step, $words)]),
+            FoldKind::Cut => self::cut($step, $words),
             default => $spec->movement === null ? self::crease($step, $words) : self::compound($step, $words),
         };
 
@@ -60,6 +64,30 @@ final readonly class StepText
         }
 
         return implode(' ', array_filter($parts, static fn (string $p): bool => $p !== ''));
+    }
+
+    private static function cut(FoldedStep $step, Phrasebook $words): string
+    {
+        $move = $step->step->movement;
+        $line = $step->actions[0]->line ?? throw new \LogicException('A cut has a line.');
+        $count = $move instanceof CutMove ? $move->layers : null;
+        $parts = [$words->say('steps', 'cut', ['line' => (new Places($step->before, $words))->line($line)]),
+            $words->say('steps', $count === null ? 'cut-all' : ($count === 1 ? 'cut-one' : 'cut-some'), ['count' => (string) $count])];
+        if ($move instanceof CutMove && $move->remove !== null) {
+            $parts[] = $words->say('steps', 'cut-remove');
+        }
+        if ($step->step->also !== null) {
+            $parts[] = $words->say('steps', $step->step->also);
+        }
+
+        return implode(' ', $parts);
+    }
+
+    private static function attachPlace(FoldedStep $step, Phrasebook $words): string
+    {
+        $at = $step->attached?->box()->centre() ?? $step->after->box()->centre();
+
+        return (new Places($step->after, $words))->point($at);
     }
 
     /** Several creases at once: what is taken hold of, where it goes, and what the paper does meanwhile. */

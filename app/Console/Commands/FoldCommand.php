@@ -9,6 +9,7 @@ use Cathedra\Core\CathedraException;
 use Cathedra\Core\Folding\FoldDocument;
 use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\Folder;
+use Cathedra\Core\Sequence\FoldKind;
 use Cathedra\Core\Sequence\Loader;
 use Cathedra\Core\Wording\StepText;
 use Illuminate\Console\Command;
@@ -16,7 +17,7 @@ use Illuminate\Console\Command;
 /** Folds a sequence and prints one FOLD document on standard output. Needs no database. */
 final class FoldCommand extends Command
 {
-    protected $signature = 'cathedra:fold {file : a library name or the path of a sequence} {--side=150 : shorter side of the sheet, mm}';
+    protected $signature = 'cathedra:fold {file : a library name or the path of a sequence} {--side=150 : shorter side of the sheet, mm} {--route=* : NAME=WAY, for models that offer a choice}';
 
     protected $description = 'Fold a sequence and print it as a FOLD document';
 
@@ -33,15 +34,28 @@ final class FoldCommand extends Command
             return $this->refuse('The side must be a number of millimetres.');
         }
         try {
-            $folded = Folder::fold(Loader::load(basename($file, '.yaml'), $text), (float) $side);
+            $folded = Folder::fold(Loader::load(basename($file, '.yaml'), $text, $this->ways()), (float) $side);
             $words = $files->words();
-            $steps = array_map(static fn (FoldedStep $s): array => ['state' => $s->after, 'fold' => $s->step->kind->value, 'text' => StepText::of($s, $words)->sentence], $folded->steps);
+            $steps = array_map(static fn (FoldedStep $s): array => ['state' => $s->after, 'fold' => $s->step->kind->value, 'text' => StepText::of($s, $words)->sentence,
+                'form3d' => $s->step->kind->isForm() || $s->step->kind === FoldKind::Attach, 'part' => $s->step->part], $folded->steps);
         } catch (CathedraException $e) {
             return $this->refuse($e->getMessage());
         }
         $this->output->writeln((string) json_encode(FoldDocument::of($folded->sequence->title, $folded->start, $steps), JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR), 16);
 
         return self::SUCCESS;
+    }
+
+    /** @return array<string, string> */
+    private function ways(): array
+    {
+        $choice = [];
+        foreach ((array) $this->option('route') as $route) {
+            [$name, $way] = [...explode('=', is_string($route) ? $route : '', 2), ''];
+            $choice[$name] = $way;
+        }
+
+        return $choice;
     }
 
     private function refuse(string $reason): int

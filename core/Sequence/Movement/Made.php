@@ -8,10 +8,16 @@ use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 
-/** What a movement made: the state after it, the place taken hold of and where that comes to lie, and the line it is folded about or laid on (plane of the state before). */
+/** What a movement made; points and lines in the plane of the state before. */
 final readonly class Made
 {
-    public function __construct(public FoldedState $after, public Point $grip, public Point $landing, public ?Line $line = null)
+    /**
+     * @param  Point  $grip  the place taken hold of
+     * @param  Point  $landing  where that comes to lie
+     * @param  Line|null  $line  which it is folded about or laid on
+     * @param  list<array{Point, Point}>  $cuts
+     */
+    public function __construct(public FoldedState $after, public Point $grip, public Point $landing, public ?Line $line = null, public array $cuts = [])
     {
     }
 }
