@@ -104,7 +104,7 @@ final class Cutting
         foreach ($pieces as $piece) {
             foreach ($piece as $face) {
                 $parent = $this->parent[$face];
-                if (isset($this->layers[$parent]) && $pattern->polygon($face)->placed($this->state->placements[$parent])->contains($remove)) {
+                if (isset($this->layers[$parent]) && $pattern->polygon($face)->placed($this->state->placements[$parent])->contains($remove, -10 * $this->state->tolerance->length)) {
                     $gone = [...$gone, ...$piece];
                     break;
                 }
