@@ -6,6 +6,7 @@ namespace Cathedra\Core\Folding;
 
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Polygon;
 
 /** Scissors: cuts the chosen layers along segments of the folded plane, and takes away what was cut off, if that is meant. */
 final class Cutting
@@ -67,14 +68,13 @@ final class Cutting
     private function along(Point $a, Point $b, ?int $layers): array
     {
         $line = Line::through($a, $b) ?? throw CannotFold::because('A cut has no length.', $a);
-        $reach = $a->distanceTo($b);
         $margin = 10 * $this->state->tolerance->length;
         $cut = [];
         foreach (array_keys($this->pattern->faces) as $face) {
             $place = $this->state->placements[$this->parent[$face]];
             $polygon = $this->pattern->polygon($face)->placed($place);
-            $span = $polygon->spanInside($a, $b, $margin);
-            if ($span === null || ($span[1] - $span[0]) * $reach < $margin || ! $this->reached($this->parent[$face], $a->toward($b, ($span[0] + $span[1]) / 2), $layers)) {
+            $at = $this->middleOfCut($polygon, $a, $b, $margin);
+            if ($at === null || ! $this->reached($this->parent[$face], $at, $layers)) {
                 continue;
             }
             $new = $this->builder->split($face, $place->inverse()->ofLine($line), $this->origin);
@@ -84,9 +84,26 @@ final class Cutting
             $this->layers[$this->parent[$face]] = true;
             $cut += $this->builder->marked($face, [$place->inverse()->of($a), $place->inverse()->of($b)], $this->origin);
         }
+        foreach (array_keys($cut) as $key) {
+            if ($this->builder->isRaw($key)) {
+                unset($cut[$key]);
+            }
+        }
         $this->pattern = $this->builder->build();
 
         return $cut;
+    }
+
+    /** A place just beside the cut where it runs through the face or along one of its sides; null when it does neither. */
+    private function middleOfCut(Polygon $polygon, Point $a, Point $b, float $margin): ?Point
+    {
+        $length = $a->distanceTo($b);
+        $span = $polygon->spanInside($a, $b, -$margin);
+        if ($span === null || ($span[1] - $span[0]) * $length < 100 * $margin) {
+            return null;
+        }
+
+        return $a->toward($b, ($span[0] + $span[1]) / 2)->toward($polygon->centroid(), 1e-3);
     }
 
     private function reached(int $face, Point $at, ?int $layers): bool

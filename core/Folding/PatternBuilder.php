@@ -98,12 +98,17 @@ final class PatternBuilder
             $middle = ($share($a) + $share($b)) / 2;
             if ($middle > 0 && $middle < 1) {
                 $marked[$key] = true;
-            } elseif ($this->edges[$key]->origin === $origin) {
+            } elseif ($this->edges[$key]->origin === $origin && ! $this->edges[$key]->assignment->isFolded()) {
                 $this->edges[$key] = $this->edges[$key]->madeBy(Edge::JOIN);
             }
         }
 
         return $marked;
+    }
+
+    public function isRaw(string $edgeKey): bool
+    {
+        return ! $this->edges[$edgeKey]->isCrease();
     }
 
     /** @return list<array{int, int}> */

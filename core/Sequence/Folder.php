@@ -6,6 +6,7 @@ namespace Cathedra\Core\Sequence;
 
 use Cathedra\Core\CathedraException;
 use Cathedra\Core\Folding\CannotFold;
+use Cathedra\Core\Folding\Compound\Tuck;
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Folding\Sheet;
 use Cathedra\Core\Folding\SimpleFold;
@@ -161,9 +162,11 @@ final class Folder
         $faces = $step->layers->choose($setting, $crease);
         $valley = $step->kind === FoldKind::Mountain ? false : $step->creaseAsValley;
         $this->note($step->kind, $crease, $valley, $faces, $behind, $mirrored);
-        $this->state = $step->kind === FoldKind::Crease
-            ? SimpleFold::crease($this->state, $crease->line, $valley, $faces, $step->label())
-            : SimpleFold::apply($this->state, $crease->line, $valley, $faces, $step->label(), $step->landing);
+        $this->state = match ($step->kind) {
+            FoldKind::Crease => SimpleFold::crease($this->state, $crease->line, $valley, $faces, $step->label()),
+            FoldKind::Tuck => Tuck::apply($this->state, $crease->line, $faces, $valley, $step->landing->under, $step->label()),
+            default => SimpleFold::apply($this->state, $crease->line, $valley, $faces, $step->label(), $step->landing),
+        };
     }
 
     /** @param  list<int>  $faces */
@@ -253,14 +256,16 @@ final class Folder
             : $this->state->placements[$best]->inverse()->of($folded);
     }
 
-    /** @return list<array{Point, Point}> creases of $now that were not there or were not bent the same way before */
+    /** @return list<array{Point, Point}> creases of $now that were not there before, or have been bent or opened since */
     private static function newCreases(FoldedState $was, FoldedState $now): array
     {
         $pieces = [];
         foreach ($now->pattern->creases() as $edge) {
             $p = $now->pattern->vertices[$edge->a];
             $q = $now->pattern->vertices[$edge->b];
-            if (! $edge->isHidden() && $was->pattern->edgeAt($p->toward($q, 0.5), 10 * $was->tolerance->length)?->assignment !== $edge->assignment) {
+            $former = $was->pattern->edgeAt($p->toward($q, 0.5), 10 * $was->tolerance->length)?->assignment;
+            $turnedOnly = $former?->isFolded() === true && $edge->assignment->isFolded();
+            if (! $edge->isHidden() && $former !== $edge->assignment && ! $turnedOnly) {
                 $pieces[] = [$p, $q];
             }
         }

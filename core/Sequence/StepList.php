@@ -36,7 +36,7 @@ final class StepList
         foreach ($list as $i => $entry) {
             $number = count($this->steps) + 1;
             if ($number > self::MAX_STEPS) {
-                throw new BadSequence($this->lines->line("$path.$i"), null, sprintf('There are more than %d steps.', self::MAX_STEPS));
+                throw new BadSequence($this->lines->line($path), null, sprintf('There are more steps than a model may have: at most %d are allowed.', self::MAX_STEPS));
             }
             $in = Reader::over($entry, "$path.$i", $this->lines, $number);
             if ($in->has('route')) {

@@ -50,6 +50,12 @@ final class Sketch
         return $this->state->order->above($this->parent[$i], $this->parent[$j]);
     }
 
+    /** @return list<int> */
+    public function faces(): array
+    {
+        return array_keys($this->pattern->faces);
+    }
+
     public function parentOf(int $face): int
     {
         return $this->parent[$face];

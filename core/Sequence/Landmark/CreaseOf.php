@@ -20,10 +20,12 @@ final readonly class CreaseOf implements LineRef
         $pieces = $setting->creases[$this->label] ?? throw CannotFold::because("No earlier step makes a crease called \"{$this->label}\".");
         $ends = [];
         foreach ($pieces as [$p, $q]) {
-            $ends[] = $setting->onPaper($p);
-            $ends[] = $setting->onPaper($q);
+            foreach ([$p, ...self::between($setting, $p, $q), $q] as $point) {
+                $ends[] = $setting->onPaper($point);
+            }
         }
-        $line = Line::through($ends[0], $ends[1]) ?? throw CannotFold::because("The crease \"{$this->label}\" has no length.");
+        usort($ends, static fn (Point $p, Point $q): int => $p->distanceTo($ends[0]) <=> $q->distanceTo($ends[0]));
+        $line = Line::through($ends[0], $ends[count($ends) - 1]) ?? throw CannotFold::because("The crease \"{$this->label}\" has no length.");
         foreach ($ends as $p) {
             if (abs($line->distanceTo($p)) > 100 * $setting->state->tolerance->length) {
                 throw CannotFold::because("The crease \"{$this->label}\" runs through several layers that now lie apart; name a line through two points instead.", $p);
@@ -32,5 +34,18 @@ final readonly class CreaseOf implements LineRef
         usort($ends, static fn (Point $p, Point $q): int => $p->dot($line->direction()) <=> $q->dot($line->direction()));
 
         return new Stretch($ends[0], $ends[count($ends) - 1]);
+    }
+
+    /**
+     * Where the crease has been folded across since: the vertices on it.
+     *
+     * @return list<Point>
+     */
+    private static function between(Setting $setting, Point $p, Point $q): array
+    {
+        $length = $p->distanceTo($q);
+        $margin = $setting->state->tolerance->length;
+
+        return array_values(array_filter($setting->state->pattern->vertices, static fn (Point $v): bool => $p->distanceTo($v) + $v->distanceTo($q) - $length < $margin && $v->distanceTo($p) > $margin && $v->distanceTo($q) > $margin));
     }
 }

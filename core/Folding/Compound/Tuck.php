@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Folding\Compound;
+
+use Cathedra\Core\Folding\CannotFold;
+use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Geometry\Isometry;
+use Cathedra\Core\Geometry\Line;
+use Cathedra\Core\Geometry\Point;
+
+/** Tuck: a flap is folded over and pushed between the layers it meets, counted where it meets the most of them. */
+final readonly class Tuck
+{
+    /** Where between the tip and the middle of the flap layers are counted, as shares; none of them at a rim. */
+    private const BESIDE = [0.15, 0.45, 0.75, 1.0];
+
+    /**
+     * @param  Line  $line  in the folded plane, its positive side moves
+     * @param  list<int>  $flap  faces of the flap beyond the line
+     * @param  bool  $valley  over the front (else over the back)
+     * @param  int  $under  how many of the outermost layers lie over it in the end, at least 1
+     *
+     * @throws CannotFold when there are not so many layers, or paper would tear or pass through paper
+     */
+    public static function apply(FoldedState $state, Line $line, array $flap, bool $valley, int $under, string $origin): FoldedState
+    {
+        $sketch = new Sketch($state, $origin);
+        [$moved] = $sketch->split($flap, $line);
+        if ($moved === []) {
+            throw CannotFold::nothingBeyond();
+        }
+        $sketch->move($moved, Isometry::reflection($line));
+        [$probe, $met] = self::deepest($sketch, $moved, $line);
+        usort($met, static fn (int $i, int $j): int => $sketch->above($i, $j) === $valley ? -1 : 1);
+        if (count($met) < $under) {
+            throw CannotFold::because(sprintf('The flap is to go under %d layers, but it meets only %d.', $under, count($met)), $probe);
+        }
+        $over = array_fill_keys(array_slice($met, 0, $under), true);
+        $below = array_fill_keys(array_slice($met, $under), true);
+        $pin = static function (int $i, int $j) use ($sketch, $over, $below, $valley): ?bool {
+            $iMoved = $sketch->hasMoved($i);
+            if ($iMoved && $sketch->hasMoved($j)) {
+                $above = $sketch->above($i, $j);
+
+                return $above === null ? null : ! $above;
+            }
+            $still = $iMoved ? $j : $i;
+
+            return isset($over[$still]) || isset($below[$still]) ? ($iMoved === isset($below[$still])) === $valley : null;
+        };
+        $wish = static function (int $i, int $j) use ($sketch, $over, $valley): bool {
+            $iMoved = $sketch->hasMoved($i);
+            $still = $iMoved ? $j : $i;
+            foreach (array_keys($over) as $face) {
+                if ($sketch->above($still, $face) === $valley) {
+                    return $iMoved !== $valley;
+                }
+            }
+
+            return $iMoved === $valley;
+        };
+
+        return $sketch->finish($pin, $wish);
+    }
+
+    /**
+     * Where the landing flap meets the most layers, on the way from its tip to the crease.
+     *
+     * @param  list<int>  $moved
+     * @return array{Point, list<int>} the place, and the faces that stay there
+     */
+    private static function deepest(Sketch $sketch, array $moved, Line $line): array
+    {
+        $tip = null;
+        foreach ($moved as $face) {
+            foreach ($sketch->polygon($face)->points as $p) {
+                if ($tip === null || $line->distanceTo($p) > $line->distanceTo($tip)) {
+                    $tip = $p;
+                }
+            }
+        }
+        $tip ??= throw new \LogicException('A face has corners.');
+        $best = [$line->reflected($tip), []];
+        foreach ($moved as $face) {
+            foreach (self::BESIDE as $share) {
+                $place = $line->reflected($tip->toward($sketch->polygon($face)->centroid(), $share));
+                $met = array_values(array_filter($sketch->faces(), static fn (int $f): bool => ! in_array($f, $moved, true) && $sketch->polygon($f)->contains($place)));
+                if (count($met) > count($best[1])) {
+                    $best = [$place, $met];
+                }
+            }
+        }
+
+        return $best;
+    }
+}
