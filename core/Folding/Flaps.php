@@ -54,11 +54,12 @@ final class Flaps
     /**
      * The $number topmost flaps that reach the place $grip (folded plane), or of all flaps when there is no grip.
      *
+     * @param  bool  $laden  with every flap that lies outside them beyond the line, though it does not reach the place
      * @return list<int> faces
      *
      * @throws CannotFold when there are fewer
      */
-    public function outermost(int $number, bool $fromTop, ?Point $grip): array
+    public function outermost(int $number, bool $fromTop, ?Point $grip, bool $laden = false): array
     {
         $reaching = array_values(array_filter($this->flaps, fn (Flap $flap): bool => $grip === null || $this->reaches($flap, $grip)));
         if (count($reaching) < $number) {
@@ -74,7 +75,9 @@ final class Flaps
             }
         }
 
-        return array_merge(...array_map(static fn (Flap $flap): array => $flap->faces, $chosen));
+        $load = array_filter($this->flaps, fn (Flap $f): bool => $laden && ! in_array($f, $chosen, true) && $this->liesOverAny($f, $chosen, $fromTop));
+
+        return array_merge(...array_map(static fn (Flap $flap): array => $flap->faces, [...$chosen, ...array_values($load)]));
     }
 
     /**
@@ -197,13 +200,25 @@ final class Flaps
     /** @param  list<Flap>  $others */
     private function liesUnderAny(Flap $flap, array $others, bool $fromTop): bool
     {
+        return $this->meets($flap, $others, fn (int $mine, int $other): bool => $this->state->order->above($other, $mine) === $fromTop);
+    }
+
+    /** @param  list<Flap>  $others */
+    private function liesOverAny(Flap $flap, array $others, bool $fromTop): bool
+    {
+        return $this->meets($flap, $others, fn (int $mine, int $other): bool => $this->state->order->above($mine, $other) === $fromTop);
+    }
+
+    /**
+     * @param  list<Flap>  $others
+     * @param  callable(int, int): bool  $so
+     */
+    private function meets(Flap $flap, array $others, callable $so): bool
+    {
         foreach ($others as $other) {
-            if ($other === $flap) {
-                continue;
-            }
-            foreach ($flap->faces as $f) {
+            foreach ($other === $flap ? [] : $flap->faces as $f) {
                 foreach ($other->faces as $g) {
-                    if ($this->state->order->above($g, $f) === $fromTop && $this->parts[$f]->intersection($this->parts[$g])->area() > $this->state->tolerance->area) {
+                    if ($so($f, $g) && $this->parts[$f]->intersection($this->parts[$g])->area() > $this->state->tolerance->area) {
                         return true;
                     }
                 }

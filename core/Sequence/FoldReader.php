@@ -48,6 +48,9 @@ final readonly class FoldReader
         if (preg_match('/^(top|bottom)(?: ([1-9]\d?))?$/', $text, $m) === 1) {
             return $m[1] === 'top' ? Layers::top((int) ($m[2] ?? 1)) : Layers::bottom((int) ($m[2] ?? 1));
         }
+        if (preg_match('/^top(?: ([1-9]\d?))? and what lies on it$/', $text, $m) === 1) {
+            return Layers::top((int) ($m[1] ?? 1), true);
+        }
         if (str_starts_with($text, 'flap ')) {
             $point = $this->parsed('layers', substr($text, 5), Parser::point(...));
             if ($point instanceof SheetPoint) {
@@ -56,7 +59,7 @@ final readonly class FoldReader
         }
 
         return $text === 'all' ? Layers::all()
-            : throw $this->in->bad('layers', '"layers" must be: all, top, top 2, bottom, bottom 2, or "flap" with a corner A to D or "paper SHARE SHARE".');
+            : throw $this->in->bad('layers', '"layers" must be: all, top, top 2, top and what lies on it, bottom, bottom 2, or "flap" with a corner A to D or "paper SHARE SHARE".');
     }
 
     /** @throws BadSequence */

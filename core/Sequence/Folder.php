@@ -69,11 +69,12 @@ final class Folder
                 $before = $this->state;
                 $this->do($step, false);
                 $this->remember($step, $before);
+                $attached = $step->attach === null ? null : $this->attached($step->attach);
             } catch (CathedraException $e) {
                 throw $e instanceof BadSequence ? $e
                     : new BadSequence($step->line, $step->number, $e->getMessage(), $e instanceof CannotFold ? $e->place : null, $e);
             }
-            $steps[] = new FoldedStep($step, $before, $this->state, $this->actions, $step->attach === null ? null : $this->attached($step->attach));
+            $steps[] = new FoldedStep($step, $before, $this->state, $this->actions, $attached);
         }
 
         return new FoldedModel($this->sequence, $start, $steps);
@@ -97,17 +98,19 @@ final class Folder
     /** The part as it lies on the main piece. */
     private function attached(Attach $attach): FoldedState
     {
-        [$part] = $this->aside[$attach->part] ?? throw CannotFold::because("The part \"{$attach->part}\" is not folded yet.");
+        [$part, $marks, $creases] = $this->aside[$attach->part] ?? throw CannotFold::because("The part \"{$attach->part}\" is not folded yet.");
         $at = $attach->at->locate(new Setting($this->state, $this->marks, $this->creases, false));
         $turned = $part->rotated($attach->turn);
+        $hold = $attach->hold?->locate(new Setting($turned, $marks, $creases, false)) ?? $turned->box()->centre();
 
-        return $turned->shifted($at->minus($turned->box()->centre()));
+        return $turned->shifted($at->minus($hold));
     }
 
     private function do(Step $step, bool $mirrored): void
     {
         if ($step->kind->isForm() || $step->kind === FoldKind::Attach) {
             $this->past[$step->number] = [$this->state, $this->state];
+            $this->measure($step);
 
             return;
         }
@@ -122,6 +125,16 @@ final class Folder
         $this->past[$step->number] = [$before, $this->state];
     }
 
+    /** A formula that gives no size for this sheet is found now, not when somebody asks. */
+    private function measure(Step $step): void
+    {
+        try {
+            $step->form?->measured($this->state->sheet->width, $this->state->sheet->height);
+        } catch (\InvalidArgumentException $e) {
+            throw CannotFold::because('For this sheet '.$e->getMessage().'.');
+        }
+    }
+
     private function bothSides(Step $step, bool $mirrored): void
     {
         $before = $this->state;
@@ -132,32 +145,40 @@ final class Folder
         if ($step->name !== null) {
             $this->sides[$step->name] = self::newCreases($before, $this->state);
         }
+        $first = $before;
         $before = $this->state;
         $step->also === 'mirrored'
-            ? $this->once($step, ! $mirrored, false)
-            : $this->behind(fn () => $this->once($step, ! $mirrored, true));
+            ? $this->once($step, ! $mirrored, false, $first)
+            : $this->behind(fn () => $this->once($step, ! $mirrored, true, self::behindOf($first, $before)));
         if ($step->name !== null) {
             $this->sides["{$step->name}-other"] = self::newCreases($before, $this->state);
         }
     }
 
-    private function once(Step $step, bool $mirrored, bool $behind): void
+    /** What was seen first, turned over about the same upright axis as the state that is worked on now. */
+    private static function behindOf(FoldedState $first, FoldedState $now): FoldedState
+    {
+        return $first->turnedOver()->shifted(new Point(2 * ($now->box()->centre()->x - $first->box()->centre()->x), 0));
+    }
+
+    /** @param  FoldedState|null  $first  the state before the step when this is its other side: both sides go by the same landmarks */
+    private function once(Step $step, bool $mirrored, bool $behind, ?FoldedState $first = null): void
     {
         if ($step->movement === null) {
-            $this->crease($step, $mirrored, $behind);
+            $this->crease($step, $mirrored, $behind, $first);
 
             return;
         }
         $before = $this->state;
-        $made = $step->movement->make(new Setting($before, $this->marks, $this->creases, $mirrored), $step->label());
+        $made = $step->movement->make(new Setting($before, $this->marks, $this->creases, $mirrored, $first), $step->label());
         $change = Change::between($before, $made->after);
         $this->actions[] = new Action($step->kind, $before, null, true, $change->moving, $change->faces, $behind, $mirrored, $change, $made->grip, $made->landing, $made->line, $made->cuts);
         $this->state = $made->after;
     }
 
-    private function crease(Step $step, bool $mirrored, bool $behind): void
+    private function crease(Step $step, bool $mirrored, bool $behind, ?FoldedState $first): void
     {
-        $setting = new Setting($this->state, $this->marks, $this->creases, $mirrored);
+        $setting = new Setting($this->state, $this->marks, $this->creases, $mirrored, $first);
         $crease = ($step->alignment ?? throw new \LogicException('A crease has an alignment.'))->locate($setting);
         $faces = $step->layers->choose($setting, $crease);
         $valley = $step->kind === FoldKind::Mountain ? false : $step->creaseAsValley;

@@ -39,10 +39,8 @@ final readonly class Formula
         } catch (SyntaxError $e) {
             throw new \InvalidArgumentException('"'.$text.'" cannot be read: '.$e->getMessage(), 0, $e);
         }
-        $formula = new self($text);
-        $formula->value(100.0, 100.0);
 
-        return $formula;
+        return new self($text);
     }
 
     /**

@@ -14,7 +14,7 @@ use Cathedra\Core\Sequence\Landmark\SheetPoint;
 /** Which layers a fold moves, the way people say it. */
 final readonly class Layers
 {
-    private function __construct(public string $which, public int $number, public ?SheetPoint $flap)
+    private function __construct(public string $which, public int $number, public ?SheetPoint $flap, public bool $laden = false)
     {
     }
 
@@ -28,9 +28,10 @@ final readonly class Layers
         return new self('unsaid', 0, null);
     }
 
-    public static function top(int $number): self
+    /** @param  bool  $laden  with what lies on them, though it does not reach the place taken hold of */
+    public static function top(int $number, bool $laden = false): self
     {
-        return new self('top', $number, null);
+        return new self('top', $number, null, $laden);
     }
 
     public static function bottom(int $number): self
@@ -60,7 +61,7 @@ final readonly class Layers
 
         return match ($this->which) {
             'all' => $flaps->all(),
-            'top' => $flaps->outermost($this->number, true, $crease->grip),
+            'top' => $flaps->outermost($this->number, true, $crease->grip, $this->laden),
             'bottom' => $flaps->outermost($this->number, false, $crease->grip),
             'flap' => $flaps->holding($this->flapPoint($setting)),
             default => $flaps->count() === 1 ? $flaps->all()

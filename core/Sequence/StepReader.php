@@ -42,7 +42,7 @@ final readonly class StepReader
             $kind->creases() ? $this->folds->alignment() : null,
             $kind->creases() ? $this->folds->layers() : Layers::unsaid(),
             $this->landing($kind),
-            $kind !== FoldKind::Crease || $this->in->oneOf('as', ['valley', 'mountain'], 'valley') === 'valley',
+            ! in_array($kind, [FoldKind::Crease, FoldKind::Tuck], true) || $this->in->oneOf('as', ['valley', 'mountain'], 'valley') === 'valley',
             $this->also($kind),
             $kind->isFold() ? $this->name() : null,
             $this->marks(),
@@ -166,6 +166,6 @@ final readonly class StepReader
         $how = $this->in->oneOf('how', ['glue', 'tape', 'tuck'], 'glue');
         $inFront = $this->in->oneOf('place', ['in front', 'behind'], 'in front') === 'in front';
 
-        return new Attach($part, $this->folds->point('at'), deg2rad($turn), in_array($how, ['glue', 'tape', 'tuck'], true) ? $how : 'glue', $inFront);
+        return new Attach($part, $this->folds->point('at'), deg2rad($turn), in_array($how, ['glue', 'tape', 'tuck'], true) ? $how : 'glue', $inFront, $this->in->has('hold') ? $this->folds->point('hold') : null);
     }
 }

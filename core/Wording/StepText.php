@@ -135,7 +135,7 @@ final readonly class StepText
         }
 
         return $words->say('steps', match ($step->step->kind) {
-            FoldKind::Tuck => 'tuck', FoldKind::PageTurn => 'page-turn', default => 'along'.$away
+            FoldKind::Tuck => 'tuck'.$away, FoldKind::PageTurn => 'page-turn', default => 'along'.$away
         }, ['line' => $places->line($crease->line)]);
     }
 

@@ -20,10 +20,12 @@ final readonly class Setting
      * @param  array<string, Point>  $marks  on the sheet, mm
      * @param  array<string, list<array{Point, Point}>>  $creases  pieces on the sheet, mm, by label
      * @param  bool  $mirrored  left and right are exchanged: the step is repeated on the other side
+     * @param  FoldedState|null  $seen  whose outline gives corners and edges their names, where that is another one: both sides of a
+     *                                  step go by the outline before it
      */
-    public function __construct(public FoldedState $state, public array $marks, public array $creases, public bool $mirrored)
+    public function __construct(public FoldedState $state, public array $marks, public array $creases, public bool $mirrored, ?FoldedState $seen = null)
     {
-        $this->compass = new Compass(Outline::of($state), $state->sheet->diagonal());
+        $this->compass = new Compass(Outline::of($seen ?? $state), $state->sheet->diagonal());
     }
 
     public function direction(Direction $named): Direction
