@@ -221,11 +221,15 @@ final class Folder
                 if ($again->kind === FoldKind::Repeat) {
                     throw CannotFold::because("Step $number is itself a repetition; name the steps it repeats.");
                 }
+                $before = $this->state;
                 $this->do($again, $mirrored);
+                $this->nameCreases($again, $before);
             }
         };
+        $named = $this->creases;
         $first = count($this->actions);
         $step->on === 'behind' ? $this->behind(fn () => $all(true)) : $all(true);
+        $this->creases = $named; // outside the repetition the names stand for the first creases
         if ($step->on === 'behind') {
             $behind = array_map(static fn (Action $a): Action => $a->asBehind(), array_slice($this->actions, $first));
             $this->actions = [...array_slice($this->actions, 0, $first), ...$behind];
@@ -248,6 +252,15 @@ final class Folder
 
     private function remember(Step $step, FoldedState $before): void
     {
+        $this->nameCreases($step, $before);
+        $setting = new Setting($this->state, $this->marks, $this->creases, false);
+        foreach ($step->marks as $name => $point) {
+            $this->marks[$name] = $this->onSheet($point->locate($setting));
+        }
+    }
+
+    private function nameCreases(Step $step, FoldedState $before): void
+    {
         $pieces = self::newCreases($before, $this->state);
         if ($pieces !== []) {
             $this->creases[$step->label()] = $pieces;
@@ -256,10 +269,7 @@ final class Folder
             }
         }
         $this->creases = array_filter($this->sides, static fn (array $side): bool => $side !== []) + $this->creases;
-        $setting = new Setting($this->state, $this->marks, $this->creases, false);
-        foreach ($step->marks as $name => $point) {
-            $this->marks[$name] = $this->onSheet($point->locate($setting));
-        }
+        $this->sides = [];
     }
 
     private function onSheet(Point $folded): Point
