@@ -75,7 +75,7 @@ final class SceneTest extends TestCase
 
     public function testRepeatBehindIsASignNotALine(): void
     {
-        $model = Folds::steps("  - {fold: valley, bring: edge right, to: edge left}\n  - {fold: valley, bring: corner top-left, to: middle of edge bottom, layers: top, also: behind}\n");
+        $model = Folds::steps("  - {fold: valley, bring: edge right, to: edge left}\n  - {fold: valley, bring: corner top-left, to: 1/4 from corner top-left to corner bottom-right, layers: top, also: behind}\n");
         $scene = SceneBuilder::before($model->steps[1]);
         self::assertCount(1, $scene->folds);
         self::assertSame(['repeat-behind'], $scene->signs);

@@ -52,8 +52,8 @@ final class FormatTest extends TestCase
         // A blintz by its first corner, repeated; then the cupboard doors again behind give the same as with "also".
         $side = $this->fold("  - {fold: crease, bring: edge left, to: edge right, name: middle}\n  - {fold: valley, bring: edge left, to: crease middle, layers: all}\n  - {fold: repeat, steps: [2], on: other side}\n");
         self::assertEqualsWithDelta(50.0, $side->end()->box()->width(), 1e-9);
-        $behind = $this->fold("  - {fold: valley, bring: edge right, to: edge left}\n  - {fold: valley, bring: corner top-left, to: middle of edge bottom, layers: top}\n  - {fold: repeat, steps: [2], on: behind}\n");
-        $also = $this->fold("  - {fold: valley, bring: edge right, to: edge left}\n  - {fold: valley, bring: corner top-left, to: middle of edge bottom, layers: top, also: behind}\n");
+        $behind = $this->fold("  - {fold: valley, bring: edge right, to: edge left}\n  - {fold: valley, bring: corner top-left, to: 1/4 from corner top-left to corner bottom-right, layers: top}\n  - {fold: repeat, steps: [2], on: behind}\n");
+        $also = $this->fold("  - {fold: valley, bring: edge right, to: edge left}\n  - {fold: valley, bring: corner top-left, to: 1/4 from corner top-left to corner bottom-right, layers: top, also: behind}\n");
         self::assertEquals($also->end()->order, $behind->end()->order);
         self::assertEqualsWithDelta(0.0, $this->at($also, 0, 1)->distanceTo($this->at($behind, 0, 1)), 1e-9);
         self::assertEqualsWithDelta(0.0, $this->at($also, 0, 1)->distanceTo($this->at($also, 1, 1)), 1e-9, 'both raw corners meet, one in front and one behind');
