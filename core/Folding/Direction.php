@@ -41,4 +41,15 @@ enum Direction: string
             default => $this,
         };
     }
+
+    /** The direction on the other side of a level mirror. */
+    public function flipped(): self
+    {
+        return match ($this) {
+            self::Top => self::Bottom, self::Bottom => self::Top,
+            self::TopLeft => self::BottomLeft, self::BottomLeft => self::TopLeft,
+            self::TopRight => self::BottomRight, self::BottomRight => self::TopRight,
+            default => $this,
+        };
+    }
 }

@@ -147,11 +147,23 @@ final class Folder
         }
         $first = $before;
         $before = $this->state;
-        $step->also === 'mirrored'
-            ? $this->once($step, ! $mirrored, false, $first)
-            : $this->behind(fn () => $this->once($step, ! $mirrored, true, self::behindOf($first, $before)));
+        match ($step->also) {
+            'mirrored' => $this->once($step, ! $mirrored, false, $first),
+            'opposite' => $this->once($step, $mirrored, false, $first, true),
+            default => $this->behind(fn () => $this->once($step, ! $mirrored, true, self::behindOf($first, $before))),
+        };
+        $this->bothSidesDiffer();
         if ($step->name !== null) {
             $this->sides["{$step->name}-other"] = self::newCreases($before, $this->state);
+        }
+    }
+
+    /** A crease that is its own mirror image is done once; asking for its other side is a slip. */
+    private function bothSidesDiffer(): void
+    {
+        [$one, $other] = array_slice($this->actions, -2) + [null, null];
+        if ($one?->crease !== null && $other?->crease !== null && ! $other->behind && $one->crease->landing->distanceTo($other->crease->landing) + $one->crease->grip->distanceTo($other->crease->grip) < 1e-6) {
+            throw CannotFold::because('The same crease would be made twice: this fold is its own mirror image. Say "also: opposite side" when top and bottom are meant.', $one->crease->grip);
         }
     }
 
@@ -162,23 +174,23 @@ final class Folder
     }
 
     /** @param  FoldedState|null  $first  the state before the step when this is its other side: both sides go by the same landmarks */
-    private function once(Step $step, bool $mirrored, bool $behind, ?FoldedState $first = null): void
+    private function once(Step $step, bool $mirrored, bool $behind, ?FoldedState $first = null, bool $flipped = false): void
     {
         if ($step->movement === null) {
-            $this->crease($step, $mirrored, $behind, $first);
+            $this->crease($step, $mirrored, $behind, $first, $flipped);
 
             return;
         }
         $before = $this->state;
-        $made = $step->movement->make(new Setting($before, $this->marks, $this->creases, $mirrored, $first), $step->label());
+        $made = $step->movement->make(new Setting($before, $this->marks, $this->creases, $mirrored, $first, $flipped), $step->label());
         $change = Change::between($before, $made->after);
         $this->actions[] = new Action($step->kind, $before, null, true, $change->moving, $change->faces, $behind, $mirrored, $change, $made->grip, $made->landing, $made->line, $made->cuts);
         $this->state = $made->after;
     }
 
-    private function crease(Step $step, bool $mirrored, bool $behind, ?FoldedState $first): void
+    private function crease(Step $step, bool $mirrored, bool $behind, ?FoldedState $first, bool $flipped): void
     {
-        $setting = new Setting($this->state, $this->marks, $this->creases, $mirrored, $first);
+        $setting = new Setting($this->state, $this->marks, $this->creases, $mirrored, $first, $flipped);
         $crease = ($step->alignment ?? throw new \LogicException('A crease has an alignment.'))->locate($setting);
         $faces = $step->layers->choose($setting, $crease);
         $valley = $step->kind === FoldKind::Mountain ? false : $step->creaseAsValley;

@@ -11,7 +11,7 @@ use Cathedra\Core\Sequence\Landmark\PointRef;
 /** Reads one step. Every key is asked for only where the kind of fold has a use for it, so others are refused. */
 final readonly class StepReader
 {
-    private const REPEATS = ['other side' => 'mirrored', 'behind' => 'behind'];
+    private const REPEATS = ['other side' => 'mirrored', 'behind' => 'behind', 'opposite side' => 'opposite'];
 
     private FoldReader $folds;
 
@@ -50,7 +50,7 @@ final readonly class StepReader
             $this->steps($kind),
             $kind === FoldKind::Rotate ? $this->turn() : 0.0,
             $kind !== FoldKind::TurnOver || $this->in->oneOf('axis', ['upright', 'level'], 'upright') === 'upright',
-            $kind === FoldKind::Repeat ? self::REPEATS[$this->in->oneOf('on', array_keys(self::REPEATS))] : null,
+            $kind === FoldKind::Repeat ? self::REPEATS[$this->in->oneOf('on', ['other side', 'behind'])] : null,
             $kind->isCompound() || $kind === FoldKind::Cut ? MovementReader::read($kind, $this->in, $this->number) : null,
             $this->part,
             $kind->isForm() ? $this->form() : null,
@@ -61,7 +61,7 @@ final readonly class StepReader
         return $step;
     }
 
-    /** @return 'mirrored'|'behind'|null */
+    /** @return 'mirrored'|'behind'|'opposite'|null */
     private function also(FoldKind $kind): ?string
     {
         if (! ($kind->isFold() || $kind === FoldKind::Cut) || ! $this->in->has('also')) {

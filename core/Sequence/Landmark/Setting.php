@@ -22,15 +22,18 @@ final readonly class Setting
      * @param  bool  $mirrored  left and right are exchanged: the step is repeated on the other side
      * @param  FoldedState|null  $seen  whose outline gives corners and edges their names, where that is another one: both sides of a
      *                                  step go by the outline before it
+     * @param  bool  $flipped  top and bottom are exchanged: the step is done at the opposite end too
      */
-    public function __construct(public FoldedState $state, public array $marks, public array $creases, public bool $mirrored, ?FoldedState $seen = null)
+    public function __construct(public FoldedState $state, public array $marks, public array $creases, public bool $mirrored, ?FoldedState $seen = null, public bool $flipped = false)
     {
         $this->compass = new Compass(Outline::of($seen ?? $state), $state->sheet->diagonal());
     }
 
     public function direction(Direction $named): Direction
     {
-        return $this->mirrored ? $named->mirrored() : $named;
+        $named = $this->mirrored ? $named->mirrored() : $named;
+
+        return $this->flipped ? $named->flipped() : $named;
     }
 
     /** @throws CannotFold when that part of the sheet was cut away */

@@ -31,12 +31,13 @@ final readonly class PleatMove implements Movement
         $grip = $this->move->locate($setting);
         $first = Crease::moving($this->first->trace($setting)->line, $grip);
         $back = Crease::moving($this->back->trace($setting)->line, $grip);
-        if ($first->line->distanceTo($back->grip) <= 0 || $back->line->distanceTo($first->line->nearest($grip)) >= 0) {
-            throw CannotFold::because('The second line of a pleat must lie between the first one and the point that moves.', $grip);
-        }
         $flap = $this->layers->choose($setting, $first);
         $onSheet = [];
         foreach ($flap as $face) {
+            $behindFirst = $setting->state->polygons[$face]->clippedBy($back->line)->clippedBy($first->line->reversed());
+            if ($behindFirst->area() > $setting->state->tolerance->area) {
+                throw CannotFold::because('The second line of a pleat must lie between the first one and the point that moves.', $behindFirst->centroid());
+            }
             $onSheet[] = $setting->state->pattern->polygon($face)->clippedBy($setting->state->placements[$face]->inverse()->ofLine($back->line))->centroid();
         }
         $state = $this->fold($setting->state, $first->line, $flap, $this->valleyFirst, $label);
