@@ -34,8 +34,18 @@ final readonly class FoldReader
             'bring' => new Bring($this->landmark('bring', Parser::pointOrLine(...)), $this->landmark('to', Parser::pointOrLine(...)), $this->in->has('through') ? $this->point('through') : null),
             'along' => new Along($this->line('along'), $this->point('move')),
             'square_to' => new SquareTo($this->line('square_to'), $this->point('through'), $this->point('move')),
-            default => new Strip($this->line('strip'), $this->landmark('wide', Parser::share(...))),
+            default => $this->strip(),
         };
+    }
+
+    private function strip(): Strip
+    {
+        $wide = $this->in->text('wide');
+        if (preg_match('/^(\d{1,3}(?:\.\d{1,2})?) mm$/', $wide, $m) === 1 && (float) $m[1] > 0) {
+            return new Strip($this->line('strip'), (float) $m[1], true);
+        }
+
+        return new Strip($this->line('strip'), $this->landmark('wide', Parser::share(...)));
     }
 
     /** @throws BadSequence */

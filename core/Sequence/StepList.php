@@ -80,6 +80,7 @@ final class StepList
         $in->nothingElse();
         $first = count($this->steps) + 1;
         $titles = [];
+        $untouched = clone $this;
         foreach ($options as $key => $option) {
             $way = Reader::over($option, "$path.options.$key", $this->lines);
             $titles[(string) $key] = $way->text('title', null, 80);
@@ -88,7 +89,7 @@ final class StepList
             if ($key === $chosen) {
                 $this->read($steps, "$path.options.$key.steps", $part, true);
             } else { // the other ways are read all the same, so that a mistake in them is found
-                $other = clone $this;
+                $other = clone $untouched;
                 $other->read($steps, "$path.options.$key.steps", $part, true);
             }
         }

@@ -129,9 +129,9 @@ final readonly class StepText
             return $words->say('steps', 'bring'.$away, ['what' => $what, 'to' => $to]);
         }
         if ($alignment instanceof Strip) {
-            $width = $alignment->wide * min($action->state->sheet->width, $action->state->sheet->height);
+            $width = $alignment->width($action->state->sheet);
 
-            return $words->say('steps', 'strip'.$away, ['width' => round($width).' mm', 'line' => self::lineAt($places, $crease->grip, $action)]);
+            return $words->say('steps', ($alignment->byFinger ? 'strip-finger' : 'strip').$away, ['width' => round($width).' mm', 'line' => self::lineAt($places, $crease->grip, $action)]);
         }
 
         return $words->say('steps', match ($step->step->kind) {

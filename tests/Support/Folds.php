@@ -22,11 +22,13 @@ final class Folds
         return Folder::fold(Loader::load('test', sprintf(self::HEAD, $up, $sheet).$steps), $side);
     }
 
-    public static function library(string $slug): FoldedModel
+    /** @param  array<string, string>  $choice  the way taken, by route */
+    public static function library(string $slug, array $choice = []): FoldedModel
     {
+        static $folded = [];
         $file = dirname(__DIR__, 2)."/library/models/$slug.yaml";
 
-        return Folder::fold(Loader::load($slug, (string) file_get_contents($file)), 150.0);
+        return $folded[$slug.json_encode($choice)] ??= Folder::fold(Loader::load($slug, (string) file_get_contents($file), $choice), 150.0);
     }
 
     /** @return list<string> */

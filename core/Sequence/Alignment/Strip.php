@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Sequence\Alignment;
 
+use Cathedra\Core\Folding\Sheet;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Sequence\Landmark\LineRef;
 use Cathedra\Core\Sequence\Landmark\Setting;
@@ -11,9 +12,18 @@ use Cathedra\Core\Sequence\Landmark\Setting;
 /** A strip of a given width along an edge: the crease runs beside the edge, which moves. */
 final readonly class Strip implements Alignment
 {
-    /** @param  float  $wide share of the sheet's shorter side */
-    public function __construct(public LineRef $edge, public float $wide)
+    /**
+     * @param  float  $wide  share of the sheet's shorter side, or mm
+     * @param  bool  $byFinger  $wide is in mm, the same on every sheet: about a finger, give or take a third
+     */
+    public function __construct(public LineRef $edge, public float $wide, public bool $byFinger = false)
     {
+    }
+
+    /** mm */
+    public function width(Sheet $sheet): float
+    {
+        return $this->byFinger ? $this->wide : $this->wide * min($sheet->width, $sheet->height);
     }
 
     public function locate(Setting $setting): Crease
@@ -21,7 +31,7 @@ final readonly class Strip implements Alignment
         $edge = $this->edge->trace($setting);
         $inward = $setting->state->box()->centre();
         $normal = $edge->line->distanceTo($inward) > 0 ? $edge->line->normal : $edge->line->normal->times(-1);
-        $width = $this->wide * min($setting->state->sheet->width, $setting->state->sheet->height);
+        $width = $this->width($setting->state->sheet);
         $grip = $edge->middle();
 
         return Crease::moving(Line::along($grip->plus($normal->times($width)), $edge->line->direction()), $grip);

@@ -51,7 +51,7 @@ final readonly class PleatMove implements Movement
                 $faces[$face] = true;
             }
         }
-        $after = $this->fold($state, $line, array_keys($faces), ! $this->valleyFirst, $label);
+        $after = $this->fold($state, $line, array_keys($faces), $this->valleyFirst, $label); // seen on the flap, which has turned over: a mountain of the sheet
 
         return new Made($after, $grip, $line->reflected($tip), $first->line);
     }

@@ -7,6 +7,9 @@ namespace Tests\Core\Sequence;
 use Cathedra\Core\Diagram\SceneBuilder;
 use Cathedra\Core\Diagram\SvgRenderer;
 use Cathedra\Core\Folding\FoldDocument;
+use Cathedra\Core\Folding\Sameness;
+use Cathedra\Core\Sequence\FoldKind;
+use Cathedra\Core\Sequence\Step;
 use Cathedra\Core\Wording\Checks;
 use Cathedra\Core\Wording\Phrasebook;
 use Cathedra\Core\Wording\StepText;
@@ -18,29 +21,39 @@ use Tests\Support\Folds;
 /** Every model on the shelf, every step: paper by the independent judge, with a sentence, checks and a picture. */
 final class LibraryTest extends TestCase
 {
-    /** @return iterable<string, array{string}> */
+    /** @return iterable<string, array{string, array<string, string>}> every model by its usual way, and by each other way of each route */
     public static function models(): iterable
     {
         foreach (Folds::slugs() as $slug) {
-            yield $slug => [$slug];
+            yield $slug => [$slug, []];
+            foreach (Folds::library($slug)->sequence->routes as $route) {
+                foreach (array_slice(array_keys($route->options), 1) as $way) {
+                    yield "$slug, $route->name by $way" => [$slug, [$route->name => $way]];
+                }
+            }
         }
     }
 
+    /** @param  array<string, string>  $choice */
     #[DataProvider('models')]
-    public function testEveryStepIsPaper(string $slug): void
+    public function testEveryStepIsPaper(string $slug, array $choice): void
     {
-        $model = Folds::library($slug);
+        $model = Folds::library($slug, $choice);
         Folds::assertPaper($model->start);
         foreach ($model->steps as $step) {
             Folds::assertPaper($step->after, "$slug step {$step->step->number}");
+            if ($step->attached !== null) {
+                Folds::assertPaper($step->attached, "$slug, attached part");
+            }
         }
     }
 
+    /** @param  array<string, string>  $choice */
     #[DataProvider('models')]
-    public function testEveryStepHasWordsAndPictures(string $slug): void
+    public function testEveryStepHasWordsAndPictures(string $slug, array $choice): void
     {
         $words = self::words();
-        foreach (Folds::library($slug)->steps as $step) {
+        foreach (Folds::library($slug, $choice)->steps as $step) {
             $text = StepText::of($step, $words);
             self::assertMatchesRegularExpression('/^[A-Z][^{}]+\.$/', $text->sentence);
             self::assertNotEmpty(Checks::of($step->after, $words));
@@ -48,6 +61,73 @@ final class LibraryTest extends TestCase
             self::assertNotFalse(simplexml_load_string($svg), 'well-formed');
             $drawn = array_filter($step->actions, static fn ($a): bool => ! $a->behind && ($a->crease !== null || $a->change !== null));
             self::assertGreaterThanOrEqual(count($drawn), count(SceneBuilder::before($step)->folds));
+        }
+    }
+
+    /** @param  array<string, string>  $choice */
+    #[DataProvider('models')]
+    public function testAllWaysOfARouteEndAlike(string $slug, array $choice): void
+    {
+        $usual = Folds::library($slug);
+        $other = Folds::library($slug, $choice);
+        self::assertNull(Sameness::difference($usual->end(), $other->end()));
+        foreach ($other->sequence->routes as $name => $route) {
+            self::assertNull(Sameness::difference($usual->steps[$usual->sequence->routes[$name]->lastStep - 1]->after, $other->steps[$route->lastStep - 1]->after), "after $name");
+        }
+    }
+
+    /** @param  array<string, string>  $choice */
+    #[DataProvider('models')]
+    public function testWhatALeadNeedsIsThere(string $slug, array $choice): void
+    {
+        $sequence = Folds::library($slug, $choice)->sequence;
+        foreach (['cautions', 'talk', 'decorate', 'display', 'resting', 'checkpoints'] as $kind) {
+            self::assertNotSame([], $sequence->$kind, "$slug has no $kind");
+        }
+        $cuts = array_filter($sequence->steps, static fn (Step $s): bool => $s->kind === FoldKind::Cut);
+        self::assertTrue($cuts === [] || str_contains(implode(' ', $sequence->cautions), 'rules'), 'scissors come with the caution that defers to the house\'s own rules');
+    }
+
+    public function testTheLibraryUsesEveryFoldAndHasTheModelsALeadLooksFor(): void
+    {
+        $kinds = [];
+        foreach (Folds::slugs() as $slug) {
+            foreach (Folds::library($slug)->sequence->steps as $step) {
+                $kinds[$step->kind->value] = true;
+            }
+        }
+        self::assertSame([], array_values(array_diff(array_column(FoldKind::cases(), 'value'), array_keys($kinds), ['unfold', 'stand'])));
+        self::assertGreaterThanOrEqual(24, count(Folds::slugs()));
+    }
+
+    public function testTwoWaysThatEndApartAreTold(): void
+    {
+        $half = Folds::steps("  - {fold: valley, bring: edge right, to: edge left}\n")->end();
+        self::assertNull(Sameness::difference($half, Folds::steps("  - {fold: valley, bring: edge top, to: edge bottom}\n")->end()), 'a square has no top of its own');
+        self::assertNotNull(Sameness::difference($half, Folds::steps("  - {fold: valley, bring: corner bottom-left, to: corner top-right}\n")->end()));
+        self::assertNotNull(Sameness::difference($half, Folds::steps("  - {fold: mountain, bring: edge right, to: edge left}\n")->end()), 'the other side is inside');
+    }
+
+    /** @return iterable<string, array{string, array<string, float>}> sizes over the shorter side s, volume over its cube */
+    public static function forms(): iterable
+    {
+        // Square box: floor and walls are quarters of the blintzed square of side s / sqrt 2: floor s sqrt 2 / 4, walls half that.
+        yield 'square box' => ['square-box', ['width' => 0.353553, 'depth' => 0.353553, 'height' => 0.176777, 'volume' => 0.353553 ** 2 * 0.176777]];
+        // Oblong box from s * s sqrt 2 (A sizes: 297 / 210 = 1.414286): (w - h) / 2 by h / 2 by h / 4. A4: 43.5 * 105 * 52.5 mm.
+        yield 'oblong box' => ['oblong-box', ['width' => 43.5 / 210, 'depth' => 0.5, 'height' => 0.25, 'volume' => 43.5 * 105 * 52.5 / 210 ** 3]];
+        // Pyramid, a corner of a cube of edge a = s / sqrt 2: height a / sqrt 3, volume a cubed / 6.
+        yield 'pyramid' => ['pyramid', ['width' => 1.0, 'depth' => sqrt(3) / 2, 'height' => 1 / sqrt(6), 'volume' => M_SQRT1_2 ** 3 / 6]];
+        // Waterbomb: a cube of edge s / 4.
+        yield 'waterbomb' => ['waterbomb', ['width' => 0.25, 'depth' => 0.25, 'height' => 0.25, 'volume' => 1 / 64]];
+    }
+
+    /** @param  array<string, float>  $shares */
+    #[DataProvider('forms')]
+    public function testFormsHaveTheirSizes(string $slug, array $shares): void
+    {
+        $measures = Folds::library($slug)->measures();
+        foreach ($shares as $name => $share) {
+            self::assertEqualsWithDelta($share, $measures[$name] / 150 ** ($name === 'volume' ? 3 : 1), 1e-5, $name);
         }
     }
 
