@@ -7,6 +7,7 @@ namespace Cathedra\Core\Wording;
 use Cathedra\Core\Folding\Anatomy;
 use Cathedra\Core\Folding\Direction;
 use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Folding\Pockets;
 use Cathedra\Core\Folding\Shape;
 
 /** What must be true of the paper now, in sentences a lead can say, derived from the state. */
@@ -14,6 +15,11 @@ final readonly class Checks
 {
     /** Shares of colour nearer to all or nothing than this are not worth a word. */
     private const HARDLY = 0.01;
+
+    /** In a model of so many parts nobody looks for one pocket. */
+    private const MANY_POCKETS = 2;
+
+    private const MANY_CELLS = 30;
 
     /** Corners that are spoken of, in this order; slanted ones would only add words. */
     private const SAID = [Direction::Top, Direction::Bottom, Direction::Left, Direction::Right];
@@ -30,7 +36,7 @@ final readonly class Checks
 
         return $state->faceCount() === 1
             ? [...$checks, self::side($anatomy, $words)]
-            : [...$checks, ...self::points($anatomy, $words), ...self::edges($anatomy, $words), self::side($anatomy, $words), $words->say('checks', 'layers', ['count' => $words->number($anatomy->mostLayers())])];
+            : [...$checks, ...self::points($anatomy, $words), ...self::edges($anatomy, $words), ...self::pockets($anatomy, $words), self::side($anatomy, $words), $words->say('checks', 'layers', ['count' => $words->number($anatomy->mostLayers())])];
     }
 
     /** @return list<string> */
@@ -77,6 +83,18 @@ final readonly class Checks
         }
 
         return $said;
+    }
+
+    /** @return list<string> where there are few enough to be told apart */
+    private static function pockets(Anatomy $anatomy, Phrasebook $words): array
+    {
+        $mouths = count($anatomy->stacks()->cells) > self::MANY_CELLS ? [] : Pockets::of($anatomy->state, $anatomy->stacks());
+        $names = array_values(array_unique(array_map(static fn (Direction $d): string => $words->say('directions', $d->value), $mouths)));
+
+        return match (true) {
+            $names === [], count($mouths) > self::MANY_POCKETS => [],
+            default => [$words->say('checks', count($mouths) > 1 ? 'pockets' : 'pocket', ['direction' => self::joined($names, $words)])],
+        };
     }
 
     private static function side(Anatomy $anatomy, Phrasebook $words): string
