@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cathedra\Core\Diagram;
 
 use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Geometry\Box;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Sequence\Action;
 use Cathedra\Core\Sequence\FoldedModel;
@@ -83,6 +84,32 @@ final class SceneBuilder
         $behind = count($inFront) < count($step->actions);
 
         return (new self($step->before))->scene($inFront, self::signs($step, $behind));
+    }
+
+    /** How small the action must be, as a share of the model, to be shown larger once more. */
+    private const SMALL = 0.4;
+
+    /** The same picture as before(), of the place of the action only; null when the action is large enough to be seen. */
+    public static function closeUp(FoldedStep $step): ?Scene
+    {
+        $scene = self::before($step);
+        $marks = [...array_merge(...array_map(static fn (array $f): array => [$f['from'], $f['to']], $scene->folds)), ...$scene->dots];
+        foreach ($scene->items as $item) {
+            $marks = $item['type'] === 'face' && $item['face']['moving'] ? [...$marks, ...$item['face']['points']] : $marks;
+        }
+        if ($scene->folds === []) {
+            return null;
+        }
+        $box = Box::around(array_map(static fn (array $p): Point => new Point(...$p), $marks));
+        $size = max($box->width(), $box->height());
+        $whole = $step->before->box();
+        if ($size >= self::SMALL * max($whole->width(), $whole->height())) {
+            return null;
+        }
+        $half = $size * 0.7;
+        $centre = $box->centre();
+
+        return new Scene([$centre->x - $half, $centre->y - $half, 2 * $half, 2 * $half], $scene->items, $scene->folds, $scene->arrows, $scene->dots, []);
     }
 
     /**

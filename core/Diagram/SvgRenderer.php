@@ -14,23 +14,6 @@ namespace Cathedra\Core\Diagram;
  */
 final class SvgRenderer
 {
-    /** Path and arrowhead of each sign, in a box of about 14 units. */
-    private const SIGNS = [
-        'turn-over' => ['M-6 0 C-3 -6 0 6 2 0 S5 -3 6 0', '6 0 3.5 -2.6 6.6 -3'],
-        'turn-over-level' => ['M0 -6 C-6 -3 6 0 0 2 S-3 5 0 6', '0 6 -2.6 3.5 -3 6.6'],
-        'rotate-clockwise' => ['M-5 2 A5 5 0 1 1 4 3', '4 3 3.2 -0.6 6.4 1'],
-        'rotate-counterclockwise' => ['M5 2 A5 5 0 1 0 -4 3', '-4 3 -3.2 -0.6 -6.4 1'],
-        'repeat-behind' => ['M-6 0 H4 M-2 -3 V3', '7 0 3.6 -1.8 3.6 1.8'],
-        'unfold' => ['M-5 3 Q0 -6 5 3', '5 3 1.8 1.6 4.6 -0.8'],
-        'inflate' => ['M-6 3 C-5 -5 5 -5 6 3 C5 6 -5 6 -6 3 M0 -6 V-1', '0 1.6 -1.8 -1.8 1.8 -1.8'],
-        'open-out' => ['M-1 0 H-4 M1 0 H4 M0 -4 V4', '-6.6 0 -3.4 -1.8 -3.4 1.8'],
-        'curl' => ['M-6 3 C0 3 6 2 5 -2 C4 -5 0 -4 1 -1', '1.4 0.4 -0.6 -1.6 2.4 -1.8'],
-        'pinch' => ['M-6 -3 L-1 0 L-6 3 M6 -3 L1 0 L6 3', '-0.4 0 -2.6 -1.6 -2.6 1.6'],
-        'stand' => ['M-6 5 H6 M0 5 V-3', '0 -6 -1.8 -2.6 1.8 -2.6'],
-        'attach' => ['M-6 -4 H1 V3 H-6 Z M-1 0 H6 V6 H-1 Z', '1.6 1.6 -1 1.2 1.2 -1'],
-        'cut' => ['M-5 -3 L5 3 M-5 3 L5 -3 M-7 -4 A1.6 1.6 0 1 0 -5 -3 M-7 4 A1.6 1.6 0 1 1 -5 3', '5 3 3 0.8 2.6 2.6'],
-    ];
-
     private float $unit;
 
     private function __construct(private readonly Scene $scene, private readonly string $front, private readonly string $back)
@@ -152,9 +135,18 @@ final class SvgRenderer
         $u = $this->unit;
         $x = $this->scene->frame[0] + (9 + 18 * $at) * $u;
         $y = -$this->scene->frame[1] - 9 * $u;
-        [$turned, $tip] = self::SIGNS[$sign];
+        ['path' => $turned, 'tip' => $tip] = self::signs()[$sign];
 
         return sprintf('<g transform="translate(%s %s) scale(%s)"><path d="%s" fill="none" stroke="#17252D" stroke-width="0.9"/><polygon points="%s" fill="#17252D"/></g>', $this->n($x), $this->n($y), $this->n(1.3 * $u), $turned, $tip);
+    }
+
+    /** @return array<string, array{path: string, tip: string}> path and arrowhead of each sign, in a box of about 14 units; the browser draws from the same file */
+    private static function signs(): array
+    {
+        /** @var array<string, array{path: string, tip: string}>|null $signs */
+        static $signs = null;
+
+        return $signs ??= (array) json_decode((string) file_get_contents(__DIR__.'/signs.json'), true);
     }
 
     private function n(float $value): string

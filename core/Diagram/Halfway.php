@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Diagram;
+
+use Cathedra\Core\Folding\Edge;
+use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Geometry\Isometry;
+use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Sequence\FoldedStep;
+
+/**
+ * A sketch of a fold of several creases while it is being done: every corner that moves is shown at the top of the half
+ * circle between where it was and where it comes to lie, seen from a little in front. It is a sketch: on that way paper
+ * also bends, so lengths are not true in it.
+ *
+ * @phpstan-import-type Pair from Scene
+ * @phpstan-import-type SceneItem from Scene
+ */
+final readonly class Halfway
+{
+    /** What a mm toward the folder looks like, in mm of the picture: up and a little to the right. */
+    private const RAISED = [0.25, 0.55];
+
+    /** @return Scene|null null where there is nothing half-way to see: steps of one crease, and repetitions */
+    public static function of(FoldedStep $step): ?Scene
+    {
+        if (! $step->step->kind->isCompound()) {
+            return null;
+        }
+        $after = $step->after;
+        $faces = [];
+        foreach (array_keys($after->pattern->faces) as $face) {
+            $faces[] = self::face($face, $step->before, $after);
+        }
+        usort($faces, static fn (array $a, array $b): int => [$a['height'], -$a['depth']] <=> [$b['height'], -$b['depth']]);
+        $items = [];
+        $all = [];
+        foreach ($faces as $face) {
+            $items = [...$items, ...$face['items']];
+            $all = [...$all, ...$face['points']];
+        }
+        $xs = array_column($all, 0);
+        $ys = array_column($all, 1);
+        $margin = 0.05 * max(max($xs) - min($xs), max($ys) - min($ys));
+
+        return new Scene([min($xs) - $margin, min($ys) - $margin, max($xs) - min($xs) + 2 * $margin, max($ys) - min($ys) + 2 * $margin], $items, [], [], [], []);
+    }
+
+    /** @return array{height: float, depth: int, points: list<Pair>, items: list<SceneItem>} */
+    private static function face(int $face, FoldedState $before, FoldedState $after): array
+    {
+        $parent = $before->pattern->faceAt($after->pattern->polygon($face)->centroid(), $before->tolerance->length) ?? 0;
+        $points = [];
+        $height = 0.0;
+        foreach ($after->pattern->faces[$face] as $vertex) {
+            $onSheet = $after->pattern->vertices[$vertex];
+            [$p, $h] = self::between($before->placements[$parent], $after->placements[$face], $onSheet);
+            $points[] = $p;
+            $height = max($height, $h);
+        }
+        $side = self::area($points) >= 0 ? 'front' : 'back';
+        $depth = self::depth($before)[$parent];
+        $items = [['type' => 'face', 'face' => ['points' => $points, 'side' => $side, 'moving' => false, 'depth' => $depth]]];
+        $loop = $after->pattern->faces[$face];
+        foreach ($loop as $i => $vertex) {
+            $edge = $after->pattern->edges[Edge::key($vertex, $loop[($i + 1) % count($loop)])];
+            if (! $edge->isHidden()) {
+                $kind = $edge->assignment->isRaw() ? 'raw' : ($edge->assignment->isFolded() ? 'folded' : 'crease');
+                $items[] = ['type' => 'line', 'line' => ['kind' => $kind, 'from' => $points[$i], 'to' => $points[($i + 1) % count($loop)]]];
+            }
+        }
+
+        return ['height' => $height, 'depth' => $depth, 'points' => $points, 'items' => $items];
+    }
+
+    /** @return array{Pair, float} the place in the picture, and mm above the table */
+    private static function between(Isometry $was, Isometry $is, Point $onSheet): array
+    {
+        [$p, $q] = [$was->of($onSheet), $is->of($onSheet)];
+        $height = $p->distanceTo($q) / 2;
+        $middle = $p->toward($q, 0.5);
+
+        return [[$middle->x + self::RAISED[0] * $height, $middle->y + self::RAISED[1] * $height], $height];
+    }
+
+    /** @return array<int, int> */
+    private static function depth(FoldedState $state): array
+    {
+        /** @var \WeakMap<FoldedState, array<int, int>>|null $known */
+        static $known = null;
+        $known ??= new \WeakMap;
+
+        return $known[$state] ??= LayerDepth::of($state);
+    }
+
+    /** @param  list<Pair>  $points */
+    private static function area(array $points): float
+    {
+        $twice = 0.0;
+        foreach ($points as $i => [$x, $y]) {
+            [$u, $v] = $points[($i + 1) % count($points)];
+            $twice += $x * $v - $y * $u;
+        }
+
+        return $twice;
+    }
+}
