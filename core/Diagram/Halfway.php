@@ -6,6 +6,7 @@ namespace Cathedra\Core\Diagram;
 
 use Cathedra\Core\Folding\Edge;
 use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Geometry\Box;
 use Cathedra\Core\Geometry\Isometry;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Sequence\FoldedStep;
@@ -41,11 +42,10 @@ final readonly class Halfway
             $items = [...$items, ...$face['items']];
             $all = [...$all, ...$face['points']];
         }
-        $xs = array_column($all, 0);
-        $ys = array_column($all, 1);
-        $margin = 0.05 * max(max($xs) - min($xs), max($ys) - min($ys));
+        $box = Box::around(array_map(static fn (array $p): Point => new Point(...$p), $all));
+        $margin = 0.05 * max($box->width(), $box->height());
 
-        return new Scene([min($xs) - $margin, min($ys) - $margin, max($xs) - min($xs) + 2 * $margin, max($ys) - min($ys) + 2 * $margin], $items, [], [], [], []);
+        return new Scene([$box->left - $margin, $box->bottom - $margin, $box->width() + 2 * $margin, $box->height() + 2 * $margin], $items, [], [], [], []);
     }
 
     /** @return array{height: float, depth: int, points: list<Pair>, items: list<SceneItem>} */

@@ -107,12 +107,17 @@ final class Pockets
                 for ($m = min($beyond[$u], $beyond[$l]); $m < max($beyond[$u], $beyond[$l]); $m++) {
                     $this->join($gap, "$d:$m");
                 }
-            } elseif ($joinU === $lower || ($joinU !== null && $joinL !== null && $this->state->order->above($joinU, $upper) === $this->state->order->above($joinL, $lower))) {
-                $this->gaps[$gap]['closed'] += $length;
-            } else {
-                $this->gaps[$gap]['open'] += $length;
-                $this->gaps[$gap]['mouth'] = $this->gaps[$gap]['mouth']->plus($b->minus($a)->unit()->turnedLeft()->times(-$length));
+
+                continue;
             }
+            $of = $this->gaps[$gap];
+            if ($joinU === $lower || ($joinU !== null && $joinL !== null && $this->state->order->above($joinU, $upper) === $this->state->order->above($joinL, $lower))) {
+                $of['closed'] += $length;
+            } else {
+                $of['open'] += $length;
+                $of['mouth'] = $of['mouth']->plus($b->minus($a)->unit()->turnedLeft()->times(-$length));
+            }
+            $this->gaps[$gap] = $of;
         }
     }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Insight;
 
-use Cathedra\Core\Folding\Anatomy;
 use Cathedra\Core\Folding\Assignment;
 use Cathedra\Core\Folding\Edge;
 use Cathedra\Core\Folding\FoldedState;

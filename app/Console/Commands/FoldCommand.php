@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Library\LibraryFiles;
 use Cathedra\Core\CathedraException;
+use Cathedra\Core\FoldFormat\FoldImport;
 use Cathedra\Core\Folding\FoldDocument;
 use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\Folder;
@@ -17,7 +18,7 @@ use Illuminate\Console\Command;
 /** Folds a sequence and prints one FOLD document on standard output. Needs no database. */
 final class FoldCommand extends Command
 {
-    protected $signature = 'cathedra:fold {file : a library name or the path of a sequence} {--side=150 : shorter side of the sheet, mm} {--route=* : NAME=WAY, for models that offer a choice}';
+    protected $signature = 'cathedra:fold {file : a library name, or the path of a sequence or of a FOLD crease pattern} {--side=150 : shorter side of the sheet, mm} {--route=* : NAME=WAY, for models that offer a choice}';
 
     protected $description = 'Fold a sequence and print it as a FOLD document';
 
@@ -25,9 +26,12 @@ final class FoldCommand extends Command
     {
         $file = $this->argument('file');
         $file = is_string($file) ? $file : '';
-        $text = $files->text($file) ?? (is_file($file) && is_readable($file) ? (string) file_get_contents($file, length: 1_000_000) : null);
+        $text = $files->text($file) ?? (is_file($file) && is_readable($file) ? (string) file_get_contents($file, length: 5_000_000) : null);
         if ($text === null) {
             return $this->refuse("There is no model \"$file\" on the shelf and no such file. On the shelf: ".implode(', ', $files->slugs()).'.');
+        }
+        if (str_starts_with(ltrim($text), '{')) {
+            return $this->import($text);
         }
         $side = $this->option('side');
         if (! is_numeric($side)) {
@@ -41,7 +45,26 @@ final class FoldCommand extends Command
         } catch (CathedraException $e) {
             return $this->refuse($e->getMessage());
         }
-        $this->output->writeln((string) json_encode(FoldDocument::of($folded->sequence->title, $folded->start, $steps), JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR), 16);
+
+        return $this->print(FoldDocument::of($folded->sequence->title, $folded->start, $steps));
+    }
+
+    /** A FOLD document given instead of a sequence: its crease pattern is folded and checked. */
+    private function import(string $text): int
+    {
+        try {
+            $import = FoldImport::fold($text);
+        } catch (CathedraException $e) {
+            return $this->refuse($e->getMessage());
+        }
+
+        return $this->print(FoldDocument::of($import->title, $import->flat, [['state' => $import->folded, 'fold' => 'import', 'text' => 'The crease pattern, folded.']]));
+    }
+
+    /** @param  array<string, mixed>  $document */
+    private function print(array $document): int
+    {
+        $this->output->writeln((string) json_encode($document, JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR), 16);
 
         return self::SUCCESS;
     }
