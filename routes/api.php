@@ -22,6 +22,11 @@ Route::middleware(['auth', 'throttle:api'])->group(function (): void {
     Route::get('models/{model}', [ModelController::class, 'show'])->where('model', '[a-z0-9-]+');
     Route::get('models/{model}/steps/{step}.svg', [ModelController::class, 'picture'])->where(['model' => '[a-z0-9-]+', 'step' => '\d{1,3}']);
 
+    Route::get('models/{model}/creases.svg', [ModelController::class, 'pattern'])->where('model', '[a-z0-9-]+');
+    Route::get('models/{model}/fold', [ModelController::class, 'fold'])->where('model', '[a-z0-9-]+');
+    Route::post('patterns', [ModelController::class, 'check']);
+
+    Route::get('groups/{group}/times', [GroupController::class, 'times']);
     Route::get('groups/{group}/wall', [GroupController::class, 'wall']);
     Route::apiResource('groups', GroupController::class)->except('show');
     Route::apiResource('stocks', StockController::class)->except('show');

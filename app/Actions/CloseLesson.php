@@ -21,7 +21,7 @@ final readonly class CloseLesson
     public function __invoke(Lesson $lesson): void
     {
         $lesson->loadMissing(['group.learners', 'marks', 'finishes']);
-        $steps = $this->shelf->summary($lesson->model)->steps;
+        $steps = count($this->shelf->loads($lesson->model, $lesson->ways ?? []));
         DB::transaction(function () use ($lesson, $steps): void {
             $known = $lesson->finishes->pluck('learner_id')->all();
             foreach ($lesson->group->learners as $learner) {

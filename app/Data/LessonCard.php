@@ -7,7 +7,7 @@ namespace App\Data;
 use OpenApi\Attributes as OA;
 
 /** A lesson in one line, with the figure of each of its stages. */
-#[OA\Schema(required: ['id', 'model', 'model_title', 'group_id', 'group', 'learners', 'starts_at', 'minutes', 'needed_minutes', 'fits', 'status', 'step', 'steps', 'paper_ready', 'paper_short', 'sheets', 'finished'])]
+#[OA\Schema(required: ['id', 'model', 'ways', 'model_title', 'group_id', 'group', 'learners', 'starts_at', 'minutes', 'needed_minutes', 'fits', 'status', 'step', 'steps', 'paper_ready', 'paper_short', 'sheets', 'finished'])]
 final readonly class LessonCard
 {
     public function __construct(
@@ -15,6 +15,8 @@ final readonly class LessonCard
         public int $id,
         #[OA\Property]
         public string $model,
+        #[OA\Property(description: 'the way taken, by route of the model', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'))]
+        public object $ways,
         #[OA\Property]
         public string $model_title,
         #[OA\Property]

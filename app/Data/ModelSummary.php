@@ -6,12 +6,15 @@ namespace App\Data;
 
 use OpenApi\Attributes as OA;
 
-/** A model as the shelf lists it. Sizes are per mm of the square's side. */
-#[OA\Schema(required: ['slug', 'title', 'about', 'difficulty', 'age_from', 'steps', 'folds', 'most_layers', 'width_per_side', 'height_per_side', 'picture'])]
+/** A model as the shelf lists it. Sizes are per mm of the sheet's shorter side. */
+#[OA\Schema(required: ['slug', 'title', 'about', 'difficulty', 'age_from', 'steps', 'folds', 'kinds', 'most_layers', 'width_per_side', 'height_per_side', 'measures', 'ratio', 'sheets', 'scissors', 'level', 'hard', 'picture'])]
 final readonly class ModelSummary
 {
     /**
      * @param  list<string>  $folds
+     * @param  list<string>  $kinds
+     * @param  array<string, float>  $measures
+     * @param  list<int>  $hard
      * @param  array<string, mixed>  $picture
      */
     public function __construct(
@@ -21,20 +24,34 @@ final readonly class ModelSummary
         public string $title,
         #[OA\Property]
         public string $about,
-        #[OA\Property]
+        #[OA\Property(description: 'advice, 1 to 5')]
         public int $difficulty,
         #[OA\Property]
         public int $age_from,
         #[OA\Property]
         public int $steps,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        #[OA\Property(description: 'names of the folds it teaches', type: 'array', items: new OA\Items(type: 'string'))]
         public array $folds,
+        #[OA\Property(description: 'the same, as the sequence format writes them', type: 'array', items: new OA\Items(type: 'string'))]
+        public array $kinds,
         #[OA\Property]
         public int $most_layers,
         #[OA\Property]
         public float $width_per_side,
         #[OA\Property]
         public float $height_per_side,
+        #[OA\Property(description: 'of the form that is not flat: width, depth, height per side, volume per cube of the side; empty for flat models', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'number'))]
+        public array $measures,
+        #[OA\Property(description: 'sheet height over width, 1 for a square')]
+        public float $ratio,
+        #[OA\Property(description: 'pieces of paper for one model')]
+        public int $sheets,
+        #[OA\Property]
+        public bool $scissors,
+        #[OA\Property(description: 'computed: level of the hardest step, 1 to 5')]
+        public int $level,
+        #[OA\Property(description: 'computed: numbers of the hard moments', type: 'array', items: new OA\Items(type: 'integer'))]
+        public array $hard,
         #[OA\Property(ref: '#/components/schemas/Scene', type: 'object')]
         public array $picture,
     ) {

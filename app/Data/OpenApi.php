@@ -36,12 +36,12 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'frame', description: 'left, bottom, width, height', type: 'array', items: new OA\Items(type: 'number')),
         new OA\Property(property: 'items', description: 'in paint order', type: 'array', items: new OA\Items(ref: '#/components/schemas/SceneItem')),
         new OA\Property(property: 'folds', type: 'array', items: new OA\Items(required: ['kind', 'from', 'to'], properties: [
-            new OA\Property(property: 'kind', type: 'string', enum: ['valley', 'mountain']),
+            new OA\Property(property: 'kind', type: 'string', enum: ['valley', 'mountain', 'cut']),
             new OA\Property(property: 'from', ref: '#/components/schemas/Pair'),
             new OA\Property(property: 'to', ref: '#/components/schemas/Pair'),
         ], type: 'object')),
         new OA\Property(property: 'arrows', type: 'array', items: new OA\Items(required: ['kind', 'from', 'bend', 'to'], properties: [
-            new OA\Property(property: 'kind', type: 'string', enum: ['fold', 'fold-unfold', 'behind']),
+            new OA\Property(property: 'kind', type: 'string', enum: ['fold', 'fold-unfold', 'behind', 'push', 'open']),
             new OA\Property(property: 'from', ref: '#/components/schemas/Pair'),
             new OA\Property(property: 'bend', ref: '#/components/schemas/Pair'),
             new OA\Property(property: 'to', ref: '#/components/schemas/Pair'),

@@ -28,6 +28,9 @@ final readonly class LessonSheet
     /** Relations a lesson must bring along, so that nothing is loaded one by one. */
     public const WITH = ['group.learners', 'stock', 'finishes'];
 
+    /** Minutes; the time needed does not depend on the slot. */
+    private const ANY_SLOT = 60;
+
     public function __construct(private ModelShelf $shelf, private PaperBench $bench, private LibraryFiles $files)
     {
     }
@@ -72,13 +75,29 @@ final readonly class LessonSheet
         return new GroupData($group->id, $group->name, $group->age_band, $this->files->times()->ages[$group->age_band]['label'] ?? $group->age_band, $group->helpers, $learners);
     }
 
+    /**
+     * How long a lesson with each model takes this group, with its usual helpers and paper that is square already.
+     *
+     * @return list<array{slug: string, minutes: int}>
+     */
+    public function times(Group $group): array
+    {
+        $group->loadMissing('learners');
+        $room = new Room(max(1, $group->learners->count()), $group->helpers, $group->age_band);
+        $times = $this->files->times();
+
+        return array_map(fn (string $slug): array => ['slug' => $slug, 'minutes' => self::minutes(
+            RunSheet::plan($room, $this->shelf->loads($slug), $this->shelf->summary($slug)->difficulty, self::ANY_SLOT, 0, $times)->needed,
+        )], $this->files->slugs());
+    }
+
     private function cardFrom(Lesson $lesson, ?PaperData $paper, RunSheet $plan): LessonCard
     {
         $model = $this->shelf->summary($lesson->model);
 
-        return new LessonCard($lesson->id, $lesson->model, $model->title, $lesson->group_id, $lesson->group->name, $lesson->group->learners->count(),
+        return new LessonCard($lesson->id, $lesson->model, (object) ($lesson->ways ?? []), $model->title, $lesson->group_id, $lesson->group->name, $lesson->group->learners->count(),
             $lesson->starts_at->format('Y-m-d\TH:i'), $lesson->minutes, self::minutes($plan->needed), $plan->spare() >= 0,
-            $lesson->ended_at !== null ? 'taught' : ($lesson->started_at !== null ? 'teaching' : 'planned'), $lesson->step, $model->steps,
+            $lesson->ended_at !== null ? 'taught' : ($lesson->started_at !== null ? 'teaching' : 'planned'), $lesson->step, count($this->shelf->loads($lesson->model, $lesson->ways ?? [])),
             $lesson->paper_ready, $paper?->short, $paper?->sheets,
             $lesson->finishes->filter(fn (FinishRecord $f): bool => in_array($f->outcome, [Finish::Alone, Finish::WithHelp], true))->count());
     }
@@ -94,7 +113,7 @@ final readonly class LessonSheet
         $room = new Room(self::learners($lesson), $lesson->helpers, $lesson->group->age_band);
         $squaring = $lesson->square_in_lesson ? (int) round($this->bench->squaringSeconds($lesson->method) * ($times->ages[$room->ageBand]['factor'] ?? 1)) : 0;
 
-        return RunSheet::plan($room, $this->shelf->loads($lesson->model), $this->shelf->summary($lesson->model)->difficulty, $lesson->minutes, $squaring, $times);
+        return RunSheet::plan($room, $this->shelf->loads($lesson->model, $lesson->ways ?? []), $this->shelf->summary($lesson->model)->difficulty, $lesson->minutes, $squaring, $times);
     }
 
     /** An empty group is planned for one, so that the plan can be looked at before names are in. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Library;
 
+use Cathedra\Core\Insight\Scale;
 use Cathedra\Core\Pacing\BaseTimes;
 use Cathedra\Core\Sequence\BadSequence;
 use Cathedra\Core\Sequence\Loader;
@@ -46,10 +47,22 @@ final class LibraryFiles
         return $this->has($slug) ? (string) file_get_contents("{$this->folder}/models/$slug.yaml") : null;
     }
 
-    /** @throws BadSequence */
-    public function sequence(string $slug): Sequence
+    /**
+     * @param  array<string, string>  $ways  by route
+     *
+     * @throws BadSequence
+     */
+    public function sequence(string $slug, array $ways = []): Sequence
     {
-        return Loader::load($slug, $this->text($slug) ?? throw new \LogicException("No model $slug."));
+        return Loader::load($slug, $this->text($slug) ?? throw new \LogicException("No model $slug."), $ways);
+    }
+
+    public function difficulty(): Scale
+    {
+        /** @var array{source: string, kinds: array<string, float>, creases: float, layers: float, smallness: float, small_mm: float, hidden: float, by_eye: float, levels: list<float>, hard_from: int, builds_on: array<string, list<string>>} $data */
+        $data = $this->yaml('/difficulty.yaml');
+
+        return new Scale($data['kinds'], $data['creases'], $data['layers'], $data['smallness'], $data['small_mm'], $data['hidden'], $data['by_eye'], $data['levels'], $data['hard_from'], $data['builds_on'], $data['source']);
     }
 
     public function words(): Phrasebook
@@ -92,7 +105,7 @@ final class LibraryFiles
     {
         return $this->versions[''] ??= hash('xxh128', implode("\n", array_map(
             static fn (string $file): string => $file.filemtime($file).filesize($file),
-            [$this->folder.'/wording/en.yaml', ...(glob($this->folder.'/../core/*/*.php') ?: []), ...(glob($this->folder.'/../core/Sequence/*/*.php') ?: [])],
+            [$this->folder.'/wording/en.yaml', $this->folder.'/difficulty.yaml', __FILE__, __DIR__.'/ModelMaker.php', ...(glob(__DIR__.'/../Data/*.php') ?: []), ...(glob($this->folder.'/../core/*/*.php') ?: []), ...(glob($this->folder.'/../core/*/*/*.php') ?: [])],
         )));
     }
 

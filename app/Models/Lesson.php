@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $group_id
  * @property int|null $stock_id
  * @property string $model library name of the model
+ * @property array<string, string>|null $ways the way taken, by route of the model
  * @property CarbonImmutable $starts_at
  * @property int $minutes
  * @property int $helpers
@@ -42,7 +43,7 @@ final class Lesson extends Model
     {
         return [
             'starts_at' => 'immutable_datetime', 'minutes' => 'integer', 'helpers' => 'integer', 'side_mm' => 'float',
-            'square_in_lesson' => 'boolean', 'paper_ready' => 'boolean', 'step' => 'integer',
+            'square_in_lesson' => 'boolean', 'paper_ready' => 'boolean', 'step' => 'integer', 'ways' => 'array',
             'started_at' => 'immutable_datetime', 'ended_at' => 'immutable_datetime',
         ];
     }

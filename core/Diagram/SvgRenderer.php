@@ -73,7 +73,9 @@ final class SvgRenderer
         }
         $width = ['raw' => 0.5, 'folded' => 0.8, 'crease' => 0.25][$line['kind']];
 
-        return $this->stroke($from, $to, '#17252D', $width, null, null);
+        $light = $line['kind'] === 'crease' ? $this->stroke($from, $to, '#FDFCF8', 0.8, null, null) : ''; // an open crease catches light, which shows it on dark paper
+
+        return $light.$this->stroke($from, $to, '#17252D', $width, null, null);
     }
 
     /**

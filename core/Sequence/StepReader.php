@@ -50,7 +50,7 @@ final readonly class StepReader
             $this->steps($kind),
             $kind === FoldKind::Rotate ? $this->turn() : 0.0,
             $kind !== FoldKind::TurnOver || $this->in->oneOf('axis', ['upright', 'level'], 'upright') === 'upright',
-            $kind === FoldKind::Repeat ? self::REPEATS[$this->in->oneOf('on', ['other side', 'behind'])] : null,
+            $kind === FoldKind::Repeat ? ($this->in->oneOf('on', ['other side', 'behind']) === 'behind' ? 'behind' : 'mirrored') : null,
             $kind->isCompound() || $kind === FoldKind::Cut ? MovementReader::read($kind, $this->in, $this->number) : null,
             $this->part,
             $kind->isForm() ? $this->form() : null,

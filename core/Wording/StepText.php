@@ -38,7 +38,7 @@ final readonly class StepText
             FoldKind::TurnOver => $say($spec->upright ? 'turn-upright' : 'turn-level'),
             FoldKind::Rotate => $say('rotate', ['degrees' => (int) round(abs(rad2deg($spec->turn))), 'way' => $say($spec->turn < 0 ? 'clockwise' : 'counterclockwise')]),
             FoldKind::Unfold => $say('unfold', ['step' => $spec->steps[0]]),
-            FoldKind::Repeat => $say('repeat-'.$spec->on, ['steps' => implode(', ', $spec->steps)]),
+            FoldKind::Repeat => $say((count($spec->steps) === 1 ? 'repeat-one-' : 'repeat-').$spec->on, ['steps' => implode(', ', $spec->steps)]),
             FoldKind::Inflate, FoldKind::OpenOut, FoldKind::Curl, FoldKind::Pinch, FoldKind::Stand => $say($spec->kind->value),
             FoldKind::Attach => $say('attach-'.($spec->attach->how ?? 'glue'), ['part' => $spec->attach->part ?? '', 'at' => self::attachPlace($step, $words)]),
             FoldKind::Cut => self::cut($step, $words),

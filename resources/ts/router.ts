@@ -8,6 +8,7 @@ export const router = createRouter({
     { path: '/sign-in', name: 'sign-in', component: () => import('./desk/SignIn.vue'), meta: { title: 'Sign in', open: true } },
     { path: '/shelf', name: 'shelf', component: () => import('./desk/Shelf.vue'), meta: { title: 'Shelf' } },
     { path: '/shelf/:slug', name: 'model', component: () => import('./desk/Model.vue'), props: true, meta: { title: 'Model' } },
+    { path: '/patterns', name: 'patterns', component: () => import('./desk/Pattern.vue'), meta: { title: 'Crease pattern' } },
     { path: '/cupboard', name: 'cupboard', component: () => import('./desk/Cupboard.vue'), meta: { title: 'Cupboard' } },
     { path: '/groups', name: 'groups', component: () => import('./desk/Groups.vue'), meta: { title: 'Groups' } },
     { path: '/groups/:id(\\d+)', name: 'wall', component: () => import('./desk/Wall.vue'), props: (to) => ({ id: Number(to.params['id']) }), meta: { title: 'Wall chart' } },

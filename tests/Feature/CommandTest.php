@@ -42,6 +42,28 @@ final class CommandTest extends TestCase
         self::assertSame(1, $this->artisan(['cathedra:fold', 'helmet', '--side=3000'])->getExitCode());
     }
 
+    public function testAPatternIsFoldedToo(): void
+    {
+        $run = $this->artisan(['cathedra:fold', 'tests/fixtures/bird-base.fold']);
+        self::assertSame(0, $run->getExitCode(), $run->getErrorOutput());
+        self::assertSame([], FoldChecker::complaints(json_decode($run->getOutput(), true)['file_frames'][0]));
+        $file = tempnam(sys_get_temp_dir(), 'fold');
+        file_put_contents($file, '{"edges_vertices": [[0, 1]], "edges_assignment": ["V"], "vertices_coords": [[0, 0], [1, "x"]]}');
+        $run = $this->artisan(['cathedra:fold', $file]);
+        unlink($file);
+        self::assertSame([1, "cathedra: Vertex 1: a coordinate is not a number of reasonable size.\n"], [$run->getExitCode(), $run->getErrorOutput()]);
+    }
+
+    public function testAnotherWayIsTakenOrRefused(): void
+    {
+        $usual = json_decode($this->artisan(['cathedra:fold', 'waterbomb'])->getOutput(), true);
+        $other = json_decode($this->artisan(['cathedra:fold', 'waterbomb', '--route=base=squash'])->getOutput(), true);
+        self::assertCount(count($usual['file_frames']) + 4, $other['file_frames']);
+        $run = $this->artisan(['cathedra:fold', 'waterbomb', '--route=base=roll']);
+        self::assertSame(1, $run->getExitCode());
+        self::assertStringContainsString('has no way called "roll"', $run->getErrorOutput());
+    }
+
     public function testCutPlanReadsAndPrintsJson(): void
     {
         $run = $this->artisan(['cathedra:cut-plan'], '{"stock":[{"name":"A4","width_mm":210,"height_mm":297,"count":null}],"need":[{"side_mm":105,"count":9}],"kerf_mm":0,"trim_mm":0}');

@@ -4,15 +4,13 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Library\FoldFiles;
 use App\Library\LibraryFiles;
 use Cathedra\Core\CathedraException;
 use Cathedra\Core\FoldFormat\FoldImport;
 use Cathedra\Core\Folding\FoldDocument;
-use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\Folder;
-use Cathedra\Core\Sequence\FoldKind;
 use Cathedra\Core\Sequence\Loader;
-use Cathedra\Core\Wording\StepText;
 use Illuminate\Console\Command;
 
 /** Folds a sequence and prints one FOLD document on standard output. Needs no database. */
@@ -22,7 +20,7 @@ final class FoldCommand extends Command
 
     protected $description = 'Fold a sequence and print it as a FOLD document';
 
-    public function handle(LibraryFiles $files): int
+    public function handle(LibraryFiles $files, FoldFiles $written): int
     {
         $file = $this->argument('file');
         $file = is_string($file) ? $file : '';
@@ -39,9 +37,7 @@ final class FoldCommand extends Command
         }
         try {
             $folded = Folder::fold(Loader::load(basename($file, '.yaml'), $text, $this->ways()), (float) $side);
-            $words = $files->words();
-            $steps = array_map(static fn (FoldedStep $s): array => ['state' => $s->after, 'fold' => $s->step->kind->value, 'text' => StepText::of($s, $words)->sentence,
-                'form3d' => $s->step->kind->isForm() || $s->step->kind === FoldKind::Attach, 'part' => $s->step->part], $folded->steps);
+            $steps = $written->steps($folded);
         } catch (CathedraException $e) {
             return $this->refuse($e->getMessage());
         }
@@ -64,7 +60,7 @@ final class FoldCommand extends Command
     /** @param  array<string, mixed>  $document */
     private function print(array $document): int
     {
-        $this->output->writeln((string) json_encode($document, JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR), 16);
+        $this->output->writeln(FoldFiles::json($document), 16);
 
         return self::SUCCESS;
     }

@@ -51,6 +51,12 @@ final class GroupController extends Controller
         return response()->noContent();
     }
 
+    #[OA\Get(path: '/api/groups/{group}/times', operationId: 'times', parameters: [new OA\Parameter(name: 'group', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'minutes a lesson with each model takes this group, paper squared before', content: new OA\JsonContent(type: 'array', items: new OA\Items(required: ['slug', 'minutes'], properties: [new OA\Property(property: 'slug', type: 'string'), new OA\Property(property: 'minutes', type: 'integer')], type: 'object')))])]
+    public function times(Group $group): JsonResponse
+    {
+        return response()->json($this->sheet->times($group));
+    }
+
     #[OA\Get(path: '/api/groups/{group}/wall', operationId: 'wall', parameters: [new OA\Parameter(name: 'group', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'learners x models', content: new OA\JsonContent(ref: '#/components/schemas/WallData'))])]
     public function wall(Group $group, WallChart $chart): JsonResponse
     {

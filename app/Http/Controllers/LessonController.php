@@ -18,7 +18,7 @@ use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'LessonInput', required: ['group_id', 'model', 'starts_at', 'ends_at', 'helpers', 'stock_id', 'side_mm', 'method', 'square_in_lesson', 'paper_ready'], properties: [
-    new OA\Property(property: 'group_id', type: 'integer'), new OA\Property(property: 'model', type: 'string'), new OA\Property(property: 'starts_at', type: 'string'), new OA\Property(property: 'ends_at', type: 'string'),
+    new OA\Property(property: 'group_id', type: 'integer'), new OA\Property(property: 'model', type: 'string'), new OA\Property(property: 'ways', description: 'the way taken, by route of the model; left out: the usual ones', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string')), new OA\Property(property: 'starts_at', type: 'string'), new OA\Property(property: 'ends_at', type: 'string'),
     new OA\Property(property: 'helpers', type: 'integer'), new OA\Property(property: 'stock_id', type: 'integer', nullable: true), new OA\Property(property: 'side_mm', type: 'number', nullable: true),
     new OA\Property(property: 'method', type: 'string', enum: ['scissors', 'tear']), new OA\Property(property: 'square_in_lesson', type: 'boolean'), new OA\Property(property: 'paper_ready', type: 'boolean'),
 ])]
@@ -76,7 +76,7 @@ final class LessonController extends Controller
     #[OA\Put(path: '/api/lessons/{lesson}/position', operationId: 'moveLesson', parameters: [new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['step'], properties: [new OA\Property(property: 'step', description: '0 before the first step, one past the last when finished', type: 'integer')])), responses: [new OA\Response(response: 204, description: 'kept')])]
     public function position(Request $request, Lesson $lesson): Response
     {
-        $last = $this->shelf->summary($lesson->model)->steps + 1;
+        $last = count($this->shelf->loads($lesson->model, $lesson->ways ?? [])) + 1;
         $given = $request->validate(['step' => ['required', 'integer', "between:0,$last"]], ['step.*' => "The step must be a whole number from 0 to $last."]);
         $lesson->update(['step' => $given['step'], 'started_at' => $lesson->started_at ?? CarbonImmutable::now()]);
 

@@ -19,7 +19,7 @@ final class FinishRequest extends ApiRequest
         return [
             'learner' => ['required', 'integer', Rule::exists('learners', 'id')->where('group_id', $lesson->group_id)],
             'outcome' => ['required', Rule::in(['alone', 'help', 'stopped', 'away'])],
-            'step' => ['nullable', 'required_if:outcome,stopped', 'integer', 'between:1,'.$shelf->summary($lesson->model)->steps],
+            'step' => ['nullable', 'required_if:outcome,stopped', 'integer', 'between:1,'.count($shelf->loads($lesson->model, $lesson->ways ?? []))],
         ];
     }
 

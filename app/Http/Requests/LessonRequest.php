@@ -21,6 +21,7 @@ final class LessonRequest extends ApiRequest
         return [
             'group_id' => ['required', 'integer', $own('groups'), $this->groupHasLearners(...)],
             'model' => ['required', 'string', 'max:60', fn (string $at, mixed $value, Closure $fail) => is_string($value) && $shelf->has($value) ?: $fail('There is no such model on the shelf.')],
+            'ways' => ['sometimes', 'array', 'max:10', fn (string $at, mixed $value, Closure $fail) => $value === [] || $shelf->offers((string) $this->string('model'), $value) ?: $fail('This model does not offer that way; choose the way again.')],
             'starts_at' => ['required', 'date_format:Y-m-d\TH:i', 'after:2000-01-01', 'before:2100-01-01'],
             'ends_at' => ['required', 'date_format:Y-m-d\TH:i', 'after:starts_at', $this->slotIsALesson(...)],
             'helpers' => ['required', 'integer', 'between:0,20'],
@@ -53,6 +54,7 @@ final class LessonRequest extends ApiRequest
 
         return [
             ...array_diff_key($this->validated(), ['starts_at' => 0, 'ends_at' => 0]),
+            'ways' => $this->validated('ways') ?: null,
             'starts_at' => $start,
             'minutes' => (int) $start->diffInMinutes(CarbonImmutable::parse($this->string('ends_at')->toString())),
         ];

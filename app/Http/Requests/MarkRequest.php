@@ -19,7 +19,7 @@ final class MarkRequest extends ApiRequest
         return [
             'key' => ['required', 'uuid'],
             'learner' => ['required', 'integer', Rule::exists('learners', 'id')->where('group_id', $lesson->group_id)],
-            'step' => ['required', 'integer', 'between:1,'.$shelf->summary($lesson->model)->steps],
+            'step' => ['required', 'integer', 'between:1,'.count($shelf->loads($lesson->model, $lesson->ways ?? []))],
             'kind' => ['required', Rule::in(['done', 'help'])],
         ];
     }

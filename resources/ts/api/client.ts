@@ -6,6 +6,9 @@ export type Scene = Schemas['Scene']
 export type ModelSummary = Schemas['ModelSummary']
 export type ModelData = Schemas['ModelData']
 export type StepData = Schemas['StepData']
+export type PatternData = Schemas['PatternData']
+/** The way taken, by route of a model. */
+export type Ways = Record<string, string>
 export type GroupData = Schemas['GroupData']
 export type GroupInput = Schemas['GroupInput']
 export type StockData = Schemas['StockData']

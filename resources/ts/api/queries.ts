@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, type MaybeRefOrGetter, toValue } from 'vue'
-import { answer, client, type GroupInput, type LessonInput, type StockInput } from './client'
+import { answer, client, type GroupInput, type LessonInput, type StockInput, type Ways } from './client'
 
 /** Who is signed in; an error with status 401 means nobody. */
 export const useMe = () => useQuery({ queryKey: ['me'], queryFn: () => answer(client.GET('/api/me')), staleTime: Infinity })
@@ -9,14 +9,23 @@ export const useModels = () => useQuery({ queryKey: ['models'], queryFn: () => a
 export const useGroups = () => useQuery({ queryKey: ['groups'], queryFn: () => answer(client.GET('/api/groups')) })
 export const useStocks = () => useQuery({ queryKey: ['stocks'], queryFn: () => answer(client.GET('/api/stocks')) })
 
-export function useModel(slug: MaybeRefOrGetter<string | undefined>) {
+export function useModel(slug: MaybeRefOrGetter<string | undefined>, ways: MaybeRefOrGetter<Ways> = {}) {
   return useQuery({
-    queryKey: ['models', slug],
-    queryFn: () => answer(client.GET('/api/models/{model}', { params: { path: { model: toValue(slug) ?? '' } } })),
+    queryKey: ['models', slug, ways],
+    queryFn: () => answer(client.GET('/api/models/{model}', { params: { path: { model: toValue(slug) ?? '' }, query: { ways: toValue(ways) } } })),
     enabled: computed(() => !!toValue(slug)),
     staleTime: Infinity,
+    placeholderData: (before) => (before?.summary.slug === toValue(slug) ? before : undefined),
   })
 }
+
+/** Minutes a lesson with each model takes a group. */
+export function useTimes(group: MaybeRefOrGetter<number | null>) {
+  return useQuery({ queryKey: ['times', group], queryFn: () => answer(client.GET('/api/groups/{group}/times', { params: { path: { group: toValue(group) ?? 0 } } })), enabled: computed(() => toValue(group) !== null) })
+}
+
+/** Folds and checks the text of a FOLD file; nothing is kept. */
+export const usePattern = () => useMutation({ mutationFn: (document: string) => answer(client.POST('/api/patterns', { body: { document } })) })
 
 export function useWall(group: MaybeRefOrGetter<number>) {
   return useQuery({ queryKey: ['wall', group], queryFn: () => answer(client.GET('/api/groups/{group}/wall', { params: { path: { group: toValue(group) } } })) })

@@ -36,6 +36,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/groups/{group}/times": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["times"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/groups/{group}/wall": {
         parameters: {
             query?: never;
@@ -212,6 +228,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/patterns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["foldPattern"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/me": {
         parameters: {
             query?: never;
@@ -348,6 +380,10 @@ export interface components {
         LessonCard: {
             id: number;
             model: string;
+            /** @description the way taken, by route of the model */
+            ways: {
+                [key: string]: string;
+            };
             model_title: string;
             group_id: number;
             group: string;
@@ -403,31 +439,76 @@ export interface components {
             /** @enum {string} */
             kind: "done" | "help";
         };
-        /** @description A model with all its steps. */
+        /** @description A model with all its steps, by the ways that were chosen. */
         ModelData: {
             summary: components["schemas"]["ModelSummary"];
             /** @enum {string} */
             side_up: "front" | "back";
-            /** Format: float */
-            ratio: number;
             cautions: string[];
+            talk: string[];
+            decorate: string[];
+            display: string[];
+            /** @description places where the lead chooses between ways that end alike */
+            routes: {
+                name: string;
+                chosen: string;
+                /** @description its steps, by the chosen way */
+                first: number;
+                last: number;
+                ways: {
+                    key: string;
+                    title: string;
+                }[];
+            }[];
+            /** @description further pieces of paper; scale: shorter side over that of the main sheet */
+            parts: {
+                title: string;
+                scale: number;
+                ratio: number;
+            }[];
+            /** @description folds its folds build on and that it does not teach first */
+            needs: {
+                kind: string;
+                name: string;
+            }[];
             steps: components["schemas"]["StepData"][];
             end_checks: string[];
+            pattern: components["schemas"]["Scene"];
         };
-        /** @description A model as the shelf lists it. Sizes are per mm of the square's side. */
+        /** @description A model as the shelf lists it. Sizes are per mm of the sheet's shorter side. */
         ModelSummary: {
             slug: string;
             title: string;
             about: string;
+            /** @description advice, 1 to 5 */
             difficulty: number;
             age_from: number;
             steps: number;
+            /** @description names of the folds it teaches */
             folds: string[];
+            /** @description the same, as the sequence format writes them */
+            kinds: string[];
             most_layers: number;
             /** Format: float */
             width_per_side: number;
             /** Format: float */
             height_per_side: number;
+            /** @description of the form that is not flat: width, depth, height per side, volume per cube of the side; empty for flat models */
+            measures: {
+                [key: string]: number;
+            };
+            /**
+             * Format: float
+             * @description sheet height over width, 1 for a square
+             */
+            ratio: number;
+            /** @description pieces of paper for one model */
+            sheets: number;
+            scissors: boolean;
+            /** @description computed: level of the hardest step, 1 to 5 */
+            level: number;
+            /** @description computed: numbers of the hard moments */
+            hard: number[];
             picture: components["schemas"]["Scene"];
         };
         Pair: number[];
@@ -459,13 +540,13 @@ export interface components {
             items: components["schemas"]["SceneItem"][];
             folds: {
                 /** @enum {string} */
-                kind: "valley" | "mountain";
+                kind: "valley" | "mountain" | "cut";
                 from: components["schemas"]["Pair"];
                 to: components["schemas"]["Pair"];
             }[];
             arrows: {
                 /** @enum {string} */
-                kind: "fold" | "fold-unfold" | "behind";
+                kind: "fold" | "fold-unfold" | "behind" | "push" | "open";
                 from: components["schemas"]["Pair"];
                 bend: components["schemas"]["Pair"];
                 to: components["schemas"]["Pair"];
@@ -517,6 +598,21 @@ export interface components {
             /** @description why there is no plan; null when there is one */
             problem: string | null;
         };
+        /** @description A crease pattern somebody brought, folded and checked. mm. */
+        PatternData: {
+            title: string;
+            faces: number;
+            most_layers: number;
+            sheet: number[];
+            /** @description folded */
+            size: number[];
+            pattern: components["schemas"]["Scene"];
+            front: components["schemas"]["Scene"];
+            behind: components["schemas"]["Scene"];
+            checks: string[];
+            /** @description the same as a FOLD document with the folded frame */
+            document: string;
+        };
         /** @description The run sheet. Seconds from the start of the slot. */
         PlanData: {
             lines: {
@@ -534,18 +630,42 @@ export interface components {
             fits: boolean;
             source: string;
         };
-        /** @description One step: what to do, what must be true afterwards, and the pictures before (with the fold drawn in) and after. */
+        /** @description One step: what to do, what must be true afterwards, what makes it hard, and its pictures. */
         StepData: {
             number: number;
+            /** @description as the sequence format writes it */
+            kind: string;
             name: string;
             sentence: string;
             note: string | null;
+            /** @description title of the further piece of paper it belongs to; null: the main one */
+            part: string | null;
             checks: string[];
             before: components["schemas"]["Scene"];
+            halfway: components["schemas"]["Scene"] | null;
+            close_up: components["schemas"]["Scene"] | null;
             after: components["schemas"]["Scene"];
             layers: number;
             checkpoint: boolean;
             resting: boolean;
+            /** @description computed, 1 to 5 */
+            level: number;
+            /** @description whether it is one of the hard moments of the model */
+            hard: boolean;
+            /** @description why it is hard, and what helps */
+            reasons: string[];
+            /**
+             * Format: float
+             * @description width of the narrowest point after it, over the shorter side
+             */
+            narrowest_per_side: number | null;
+            /**
+             * Format: float
+             * @description area that moves, layers counted, over that of the sheet
+             */
+            moved: number;
+            /** @description a fold of several creases in its raw form: every crease it bends, in mm on a sheet with a shorter side of 150 */
+            raw: string[];
         };
         StockData: {
             id: number;
@@ -588,6 +708,10 @@ export interface components {
         LessonInput: {
             group_id: number;
             model: string;
+            /** @description the way taken, by route of the model; left out: the usual ones */
+            ways?: {
+                [key: string]: string;
+            };
             starts_at: string;
             ends_at: string;
             helpers: number;
@@ -616,7 +740,13 @@ export interface components {
         };
     };
     responses: never;
-    parameters: never;
+    parameters: {
+        ModelName: string;
+        /** @description the way taken, by route */
+        Ways: {
+            [key: string]: string;
+        };
+    };
     requestBodies: never;
     headers: never;
     pathItems: never;
@@ -710,6 +840,31 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    times: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                group: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description minutes a lesson with each model takes this group, paper squared before */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        slug: string;
+                        minutes: number;
+                    }[];
+                };
             };
         };
     };
@@ -1013,10 +1168,13 @@ export interface operations {
     };
     model: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description the way taken, by route */
+                ways?: components["parameters"]["Ways"];
+            };
             header?: never;
             path: {
-                model: string;
+                model: components["parameters"]["ModelName"];
             };
             cookie?: never;
         };
@@ -1029,6 +1187,33 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ModelData"];
+                };
+            };
+        };
+    };
+    foldPattern: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** @description the text of a FOLD file with a crease pattern */
+                    document: string;
+                };
+            };
+        };
+        responses: {
+            /** @description folded and checked; nothing is kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PatternData"];
                 };
             };
         };

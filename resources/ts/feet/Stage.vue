@@ -19,7 +19,7 @@ const { t } = useI18n()
 const router = useRouter()
 const cache = useQueryClient()
 const lesson = useLesson(() => props.id)
-const model = useModel(() => lesson.data.value?.card.model)
+const model = useModel(() => lesson.data.value?.card.model, computed(() => lesson.data.value?.card.ways ?? {}))
 const deeds = useDeeds()
 const now = useNow({ interval: 1000 })
 const at = ref<number | null>(null)
@@ -114,12 +114,17 @@ onKeyStroke((event) => {
       <b class="clock">{{ time(now.getTime()) }}</b><span>{{ drift ? `${drift}, ` : '' }}{{ t('stage.bell', { time: time(lesson.data.value.bell_ms) }) }}</span>
     </header>
     <section class="show">
-      <template v-if="at === 0"><h1>{{ t('stage.start') }}</h1><p class="sentence">{{ t('stage.startSentence', { side: t(model.data.value.side_up === 'front' ? 'stage.front' : 'stage.back2side') }) }}</p><div class="picture"><FoldPicture :scene="model.data.value.summary.picture" :title="model.data.value.summary.title" /></div>
+      <template v-if="at === 0"><h1>{{ t('stage.start') }}</h1><p class="sentence">{{ t(model.data.value.summary.ratio === 1 ? 'stage.startSentence' : 'stage.startSheet', { side: t(model.data.value.side_up === 'front' ? 'stage.front' : 'stage.back2side') }) }}</p><div class="picture"><FoldPicture :scene="model.data.value.summary.picture" :title="model.data.value.summary.title" /></div>
         <p v-for="c in model.data.value.cautions" :key="c" class="caution">{{ c }}</p></template>
       <template v-else-if="step">
         <h1 aria-live="polite"><span class="fold">{{ step.number }} {{ step.name }}.</span> {{ step.sentence }}</h1>
-        <div :key="shown" class="pictures"><div class="picture big"><FoldPicture :scene="step.before" :title="step.sentence" /></div><div class="picture"><FoldPicture :scene="step.after" :title="t('stage.after')" /></div></div>
-        <div class="must"><div><h2>{{ t('stage.true') }}</h2><p>{{ step.checks.join(' ') }}</p></div><div v-if="step.note"><h2>{{ t('stage.note') }}</h2><p>{{ step.note }}</p></div></div>
+        <div :key="shown" class="pictures" :class="{ three: step.halfway }">
+          <div class="picture big"><FoldPicture :scene="step.before" :title="step.sentence" /></div>
+          <div v-if="step.halfway" class="picture"><FoldPicture :scene="step.halfway" :title="t('stage.halfway')" /></div>
+          <div class="picture"><FoldPicture :scene="step.after" :title="t('stage.after')" /></div>
+          <div v-if="step.close_up" class="close"><FoldPicture :scene="step.close_up" :title="t('stage.closeUp')" /></div>
+        </div>
+        <div class="must"><div><h2>{{ t('stage.true') }}</h2><p>{{ step.checks.join(' ') }}</p></div><div v-if="step.hard"><h2>{{ t('stage.hard') }}</h2><p>{{ step.reasons.join(' ') }}</p></div><div v-if="step.note"><h2>{{ t('stage.note') }}</h2><p>{{ step.note }}</p></div></div>
       </template>
       <template v-else><h1>{{ t('stage.end') }}</h1><div class="picture big"><FoldPicture :scene="model.data.value.summary.picture" :title="model.data.value.summary.title" /></div></template>
     </section>

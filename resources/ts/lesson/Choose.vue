@@ -3,7 +3,7 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
-import { answer, client, type LessonData, Problem } from '../api/client'
+import { answer, client, type LessonData, Problem, type Ways } from '../api/client'
 import { useGroups, useModels, useSaveLesson, useStocks } from '../api/queries'
 import { later } from '../parts/clock'
 import FoldPicture from '../parts/FoldPicture.vue'
@@ -27,6 +27,12 @@ const form = ref({
   helpers: props.lesson?.helpers ?? 0,
 })
 const saved = ref(false)
+/** The ways chosen on the model's page, as "base:squash,...", or kept with the lesson; they go with that model only. */
+const ways = computed<Ways>(() => {
+  const given = route.query['ways']
+  if (typeof given === 'string' && form.value.model === route.query['model']) return Object.fromEntries(given.split(',').map((pair) => pair.split(':', 2)))
+  return props.lesson && form.value.model === props.lesson.card.model ? props.lesson.card.ways : {}
+})
 
 watch(() => groups.data.value, (list) => {
   const first = list?.[0]
@@ -41,7 +47,7 @@ async function submit() {
   const f = form.value
   const body = {
     ...(props.lesson ? inputOf(props.lesson) : { stock_id: stocks.data.value?.[0]?.id ?? null, side_mm: null, method: 'scissors' as const, square_in_lesson: false, paper_ready: false }),
-    group_id: f.group ?? 0, model: f.model, starts_at: `${f.day}T${f.from}`, ends_at: `${f.day}T${f.until}`, helpers: Number(f.helpers),
+    group_id: f.group ?? 0, model: f.model, ways: ways.value, starts_at: `${f.day}T${f.from}`, ends_at: `${f.day}T${f.until}`, helpers: Number(f.helpers),
   }
   const lesson = await save.mutateAsync({ ...(props.lesson ? { id: props.lesson.card.id } : {}), body }).catch(() => null)
   if (!lesson) return

@@ -5,7 +5,7 @@ import { later } from '../parts/clock'
 export function inputOf(lesson: LessonData, changes: Partial<LessonInput> = {}): LessonInput {
   return {
     group_id: lesson.card.group_id,
-    model: lesson.card.model,
+    model: lesson.card.model, ways: lesson.card.ways,
     starts_at: lesson.card.starts_at,
     ends_at: later(lesson.card.starts_at, lesson.card.minutes),
     helpers: lesson.helpers,

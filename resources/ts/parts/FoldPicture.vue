@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Scene } from '../api/client'
+import signs from '../../../core/Diagram/signs.json'
 
 /** Draws a scene from the core. Line styles are those of printed folding diagrams; colour never carries meaning alone. */
 const props = withDefaults(defineProps<{ scene: Scene; title: string; front?: string; back?: string }>(), { front: '#0E6E7C', back: '#FDFCF8' })
@@ -17,7 +18,8 @@ const y = (p: At) => -(p[1] ?? 0)
 const points = (list: At[]) => list.map((p) => `${x(p)},${y(p)}`).join(' ')
 const widths = { raw: 0.5, folded: 0.8, crease: 0.25 }
 const dashes = computed(() => ({ valley: [3.2, 2], mountain: [3.6, 1.4, 0.6, 1.4, 0.6, 1.4] }))
-const dash = (kind: 'valley' | 'mountain') => dashes.value[kind].map((d) => d * unit.value).join(' ')
+const dash = (kind: 'valley' | 'mountain' | 'cut') => (kind === 'cut' ? undefined : dashes.value[kind].map((d) => d * unit.value).join(' '))
+const signOf = (name: string) => (signs as Record<string, { path: string; tip: string } | undefined>)[name]
 
 /** An existing crease stops short of the edge. */
 function ends(line: { kind: string; from: At; to: At }) {
@@ -34,22 +36,16 @@ function head(came: At, tip: At) {
   const s = 4 * unit.value
   return [[0, 0], [1, 1], [1, -1]].map(([back = 0, side = 0]) => `${x(tip) - s * back * ux - 0.45 * s * side * uy},${y(tip) - s * back * uy + 0.45 * s * side * ux}`).join(' ')
 }
-
-const signs: Record<string, { path: string; tip: string }> = {
-  'turn-over': { path: 'M-6 0 C-3 -6 0 6 2 0 S5 -3 6 0', tip: '6 0 3.5 -2.6 6.6 -3' },
-  'turn-over-level': { path: 'M0 -6 C-6 -3 6 0 0 2 S-3 5 0 6', tip: '0 6 -2.6 3.5 -3 6.6' },
-  'rotate-clockwise': { path: 'M-5 2 A5 5 0 1 1 4 3', tip: '4 3 3.2 -0.6 6.4 1' },
-  'rotate-counterclockwise': { path: 'M5 2 A5 5 0 1 0 -4 3', tip: '-4 3 -3.2 -0.6 -6.4 1' },
-  'repeat-behind': { path: 'M-6 0 H4 M-2 -3 V3', tip: '7 0 3.6 -1.8 3.6 1.8' },
-  unfold: { path: 'M-5 3 Q0 -6 5 3', tip: '5 3 1.8 1.6 4.6 -0.8' },
-}
 </script>
 
 <template>
   <svg :viewBox="box" role="img" :aria-label="title" class="fold">
     <template v-for="(item, i) in scene.items" :key="i">
       <polygon v-if="item.face" :points="points(item.face.points)" :fill="item.face.moving ? '#F4B31A' : item.face.side === 'front' ? front : back" :fill-opacity="item.face.moving ? 0.35 : 1" />
-      <line v-else-if="item.line" v-bind="ends(item.line)" stroke="#17252D" stroke-linecap="round" :stroke-width="widths[item.line.kind] * unit" />
+      <template v-else-if="item.line">
+        <line v-if="item.line.kind === 'crease'" v-bind="ends(item.line)" stroke="#FDFCF8" stroke-linecap="round" :stroke-width="0.8 * unit" />
+        <line v-bind="ends(item.line)" stroke="#17252D" stroke-linecap="round" :stroke-width="widths[item.line.kind] * unit" />
+      </template>
     </template>
     <g v-for="(fold, i) in scene.folds" :key="`f${i}`" stroke-linecap="round">
       <line v-bind="ends(fold)" stroke="#FDFCF8" :stroke-width="1.8 * unit" />
@@ -57,12 +53,12 @@ const signs: Record<string, { path: string; tip: string }> = {
     </g>
     <g v-for="(arrow, i) in scene.arrows" :key="`a${i}`">
       <path v-for="(stroke, j) in [{ c: '#FDFCF8', w: 2.2 }, { c: '#17252D', w: 1 }]" :key="j" fill="none" :stroke="stroke.c" :stroke-width="stroke.w * unit" :d="`M${x(arrow.from)} ${y(arrow.from)} Q${x(arrow.bend)} ${y(arrow.bend)} ${x(arrow.to)} ${y(arrow.to)}`" />
-      <polygon :points="head(arrow.bend, arrow.to)" :fill="arrow.kind === 'behind' ? '#FDFCF8' : '#17252D'" stroke="#17252D" :stroke-width="0.5 * unit" />
+      <polygon :points="head(arrow.bend, arrow.to)" :fill="arrow.kind === 'behind' || arrow.kind === 'push' ? '#FDFCF8' : '#17252D'" stroke="#17252D" :stroke-width="0.5 * unit" />
       <polygon v-if="arrow.kind === 'fold-unfold'" :points="head(arrow.bend, arrow.from)" fill="#17252D" />
     </g>
     <circle v-for="(dot, i) in scene.dots" :key="`d${i}`" :cx="x(dot)" :cy="y(dot)" :r="1.3 * unit" fill="#F4B31A" stroke="#17252D" :stroke-width="0.35 * unit" />
     <g v-for="(sign, i) in scene.signs" :key="sign" :transform="`translate(${left + (9 + 18 * i) * unit} ${-bottom - 9 * unit}) scale(${1.3 * unit})`">
-      <path :d="signs[sign]?.path" fill="none" stroke="#17252D" stroke-width="0.9" /><polygon :points="signs[sign]?.tip" fill="#17252D" />
+      <path :d="signOf(sign)?.path" fill="none" stroke="#17252D" stroke-width="0.9" /><polygon :points="signOf(sign)?.tip" fill="#17252D" />
     </g>
   </svg>
 </template>
