@@ -76,7 +76,9 @@ final class WalkTest extends TestCase
         $b->press($enter)->waitForPath('#^/lessons/new$#');
         $b->until(fn (): bool => count($this->all('.model.chosen')) === 1, 'no model is chosen beforehand');
         $this->tabTo('.model input');
-        $b->press(WebDriverKeys::ARROW_DOWN);
+        for ($i = 0; $i < 40 && $this->all(".model.chosen input[value='drinking-cup']") === []; $i++) {
+            $b->press(WebDriverKeys::ARROW_DOWN);
+        }
         $this->tabTo('button[type=submit]');
         $b->press($enter)->waitForPath('#^/lessons/\d+/paper$#');
         $lesson = explode('/', $b->path())[2];
@@ -108,11 +110,51 @@ final class WalkTest extends TestCase
         $this->tabTo('.people li:nth-child(1) input'); // the chosen one: away; the arrow goes round to the first
         $b->press(WebDriverKeys::ARROW_RIGHT)->saying('1 of', 'h1');
 
-        foreach (['s' => 'Easiest first', 'c' => 'kinds of paper', 'g' => 'groups'] as $key => $title) {
+        foreach (['s' => 'What can they fold', 'c' => 'kinds of paper', 'g' => 'groups'] as $key => $title) {
             $this->tabTo('.mark', backwards: true);
             $b->press($key)->saying($title, 'h1');
         }
         self::assertSame('Keys', $b->press('?')->saying('Keys', 'h2')->getText());
+    }
+
+    public function testTheShelfByWishesAndAModelByAnotherWay(): void
+    {
+        $b = $this->browser;
+        $this->signIn();
+        $b->visit('/shelf')->saying('What can they fold', 'h1');
+        $b->until(fn (): bool => count($this->all('.board')) >= 24, 'the whole library stands on the shelf');
+        $this->choose('Fold', 'petal');
+        $b->until(fn (): bool => count($this->all('.board')) === 4, 'crane, flapping bird, dragonfly and lily teach the petal fold');
+        $this->choose('Group', '1');
+        $b->saying('min with', 'b');
+        $b->until(fn (): bool => count($this->all('.board.aside .warn')) > 0, 'what takes too long says so');
+        $b->click('Flapping bird', 'h2')->waitForPath('#^/shelf/flapping-bird$#');
+        $b->saying('Hard moments', 'h2');
+        $steps = count($this->all('.steps > li'));
+        $b->find('.route input:not(:checked)')->click();
+        $b->until(fn (): bool => count($this->all('.steps > li')) === $steps + 4, 'the other way has four steps more');
+        $b->click('Plan a lesson with it', 'a')->waitForPath('#^/lessons/new$#');
+        $b->until(fn (): bool => count($this->all(".model.chosen input[value='flapping-bird']")) === 1, 'the model is chosen');
+        $b->click('Plan this lesson', 'button')->waitForPath('#^/lessons/\d+/paper$#');
+        $b->visit('/lessons/'.explode('/', $b->path())[2].'/teach')->saying('Before the first step', 'h1');
+        self::assertCount($steps + 3, $this->all('.thread li'), 'the lesson goes the other way; the list had the finished model too');
+    }
+
+    public function testACreasePatternOfOnesOwn(): void
+    {
+        $b = $this->browser;
+        $this->signIn();
+        $b->visit('/patterns')->saying('Nothing has been brought yet', 'p');
+        $b->driver->findElement(WebDriverBy::cssSelector('input[type=file]'))->sendKeys(dirname(__DIR__).'/fixtures/bird-base.fold');
+        self::assertStringContainsString('20 faces', $b->saying('layers at most', 'p')->getText());
+        $b->driver->executeScript("const a = document.querySelector('textarea'); a.value = '{}'; a.dispatchEvent(new Event('input'))");
+        $b->click('Fold it', 'button');
+        self::assertStringContainsString('must be a JSON object', $b->saying('cannot be folded', 'p')->getText());
+    }
+
+    private function choose(string $label, string $value): void
+    {
+        $this->browser->driver->findElement(WebDriverBy::cssSelector("select[aria-label='$label'] option[value='$value']"))->click();
     }
 
     public function testFromAnEmptyDatabase(): void
@@ -152,7 +194,7 @@ final class WalkTest extends TestCase
         $faults = $check('/sign-in');
         $this->signIn();
         $lesson = preg_match('#/lessons/(\d+)/#', (string) $b->find('.strip a')->getAttribute('href'), $m) === 1 ? $m[1] : '0';
-        foreach (['/', '/shelf', '/shelf/helmet', '/cupboard', '/groups', '/groups/1', "/lessons/$lesson/choose", "/lessons/$lesson/paper", "/lessons/$lesson/plan", "/lessons/$lesson/keep", "/lessons/$lesson/teach"] as $path) {
+        foreach (['/', '/shelf', '/shelf/crane', '/patterns', '/cupboard', '/groups', '/groups/1', "/lessons/$lesson/choose", "/lessons/$lesson/paper", "/lessons/$lesson/plan", "/lessons/$lesson/keep", "/lessons/$lesson/teach"] as $path) {
             $faults = [...$faults, ...$check($path)];
         }
         self::assertSame([], $faults);
