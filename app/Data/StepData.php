@@ -7,7 +7,7 @@ namespace App\Data;
 use OpenApi\Attributes as OA;
 
 /** One step: what to do, what must be true afterwards, what makes it hard, and its pictures. */
-#[OA\Schema(required: ['number', 'kind', 'name', 'sentence', 'note', 'part', 'checks', 'before', 'halfway', 'close_up', 'after', 'layers', 'checkpoint', 'resting', 'level', 'hard', 'reasons', 'narrowest_per_side', 'moved', 'raw'])]
+#[OA\Schema(required: ['number', 'kind', 'name', 'sentence', 'note', 'part', 'checks', 'before', 'halfway', 'close_up', 'after', 'layers', 'checkpoint', 'resting', 'level', 'hard', 'reasons', 'narrowest_per_side', 'front_above', 'front_below', 'moved', 'raw'])]
 final readonly class StepData
 {
     /**
@@ -56,6 +56,10 @@ final readonly class StepData
         public array $reasons,
         #[OA\Property(description: 'width of the narrowest point after it, over the shorter side')]
         public ?float $narrowest_per_side,
+        #[OA\Property(description: 'share of the silhouette that shows the coloured side after it')]
+        public float $front_above,
+        #[OA\Property(description: 'the same, seen from the table')]
+        public float $front_below,
         #[OA\Property(description: 'area that moves, layers counted, over that of the sheet')]
         public float $moved,
         #[OA\Property(description: 'a fold of several creases in its raw form: every crease it bends, in mm on a sheet with a shorter side of 150', type: 'array', items: new OA\Items(type: 'string'))]

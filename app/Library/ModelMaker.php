@@ -77,6 +77,7 @@ final readonly class ModelMaker
     private function step(FoldedStep $step, StepInsight $insight, Sequence $sequence, array $hard): StepData
     {
         $text = StepText::of($step, $this->words);
+        $anatomy = Anatomy::of($step->after);
         $number = $step->step->number;
         $side = min($step->after->sheet->width, $step->after->sheet->height);
         $changes = array_filter(array_map(static fn (Action $a) => $a->change, $step->actions));
@@ -84,9 +85,9 @@ final readonly class ModelMaker
         return new StepData($number, $step->step->kind->value, $text->name, $text->sentence, $step->step->note,
             $step->step->part === null ? null : $sequence->parts[$step->step->part]->title,
             Checks::of($step->after, $this->words), SceneBuilder::before($step)->toArray(), Halfway::of($step)?->toArray(), SceneBuilder::closeUp($step)?->toArray(), SceneBuilder::after($step)->toArray(),
-            Anatomy::of($step->after)->mostLayers(), in_array($number, $sequence->checkpoints, true), in_array($number, $sequence->resting, true),
+            $anatomy->mostLayers(), in_array($number, $sequence->checkpoints, true), in_array($number, $sequence->resting, true),
             $insight->level, in_array($number, $hard, true), Reasons::of($insight, $this->scale, $side, $this->words),
-            $insight->narrowest === null ? null : round($insight->narrowest / $side, 4), round($insight->moved, 3),
+            $insight->narrowest === null ? null : round($insight->narrowest / $side, 4), round($anatomy->frontShare(), 4), round($anatomy->frontShare(false), 4), round($insight->moved, 3),
             $changes === [] ? [] : array_values($changes)[0]->printed());
     }
 

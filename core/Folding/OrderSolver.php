@@ -17,7 +17,7 @@ final class OrderSolver
     /** @var array<int, list<int>> rows by the unknowns in them */
     private array $rowsOf = [];
 
-    /** @var array<int, list<int>> triples by the unknowns in them */
+    /** @var array<int, list<int>> packed triples by the unknowns in them */
     private array $triplesOf = [];
 
     /** @var array<int, bool> unknown => value */
@@ -26,8 +26,11 @@ final class OrderSolver
     /** @var list<array{list<int>, int}> */
     private array $rows = [];
 
-    /** @var list<array{int, int, int}> pair keys (ij, jk, ik) of three faces with a common area */
+    /** @var list<int> for three faces with a common area the unknowns of ij, jk and ki, packed by literal() into 18 bits each */
     private array $triples = [];
+
+    /** @var array<int, true> triples that are there */
+    private array $known = [];
 
     private int $choices = 0;
 
@@ -48,8 +51,12 @@ final class OrderSolver
         foreach ($self->classes->rows() as $row) {
             $self->addRow($row['unknowns'], $row['sum']);
         }
+        $class = [];
+        foreach (array_keys($overlaps->common) as $key) {
+            $class[$key] = self::literal($self->classes->of($key));
+        }
         foreach ($overlaps->triples() as [$i, $j, $k]) {
-            $self->addTriple(LayerOrder::key($faceCount, $i, $j), LayerOrder::key($faceCount, $j, $k), LayerOrder::key($faceCount, $i, $k));
+            $self->addTriple($class[$i * $faceCount + $j], $class[$j * $faceCount + $k], $class[$i * $faceCount + $k] ^ 1);
         }
         $keys = array_keys($overlaps->common);
 
@@ -65,11 +72,27 @@ final class OrderSolver
         }
     }
 
-    private function addTriple(int $ij, int $jk, int $ik): void
+    /**
+     * An unknown and whether its bit is turned, in 18 bits: unknowns are pair keys below MAX_FACES squared, or the ground.
+     *
+     * @param  array{int, bool}  $of
+     */
+    private static function literal(array $of): int
     {
-        $this->triples[] = [$ij, $jk, $ik];
-        foreach ([$ij, $jk, $ik] as $key) {
-            $this->triplesOf[$this->classes->of($key)[0]][] = count($this->triples) - 1;
+        return ($of[0] + 1) * 2 + ($of[1] ? 1 : 0);
+    }
+
+    /** Equal triples come in masses, since the layers of a flap move together; each is kept once. */
+    private function addTriple(int $ij, int $jk, int $ki): void
+    {
+        $triple = $ij << 36 | $jk << 18 | $ki;
+        if (isset($this->known[$triple])) {
+            return;
+        }
+        $this->known[$triple] = true;
+        $this->triples[] = $triple;
+        foreach ([$ij, $jk, $ki] as $literal) {
+            $this->triplesOf[($literal >> 1) - 1][] = $triple;
         }
     }
 
@@ -174,7 +197,7 @@ final class OrderSolver
                 return false;
             }
         }
-        foreach (array_keys($this->triples) as $triple) {
+        foreach ($this->triples as $triple) {
             if (! $this->settleTriple($triple, $queue)) {
                 return false;
             }
@@ -217,28 +240,29 @@ final class OrderSolver
      */
     private function settleTriple(int $triple, array &$queue): bool
     {
-        // A ring is (ij, jk, ik) = (1, 1, 0) or (0, 0, 1): with the last one complemented, all three alike.
-        $known = [];
+        // A ring is three alike among ij, jk and ki.
+        $known = null;
         $open = null;
-        foreach ($this->triples[$triple] as $at => $key) {
-            [$class, $odd] = $this->classes->of($key);
-            $odd = $at === 2 ? ! $odd : $odd;
+        foreach ([$triple >> 36, $triple >> 18 & 0x3FFFF, $triple & 0x3FFFF] as $literal) {
+            $class = ($literal >> 1) - 1;
+            $odd = ($literal & 1) === 1;
             if (isset($this->value[$class])) {
-                $known[] = $this->value[$class] !== $odd;
+                $bit = $this->value[$class] !== $odd;
+                if ($known !== null && $known !== $bit) {
+                    return true;
+                }
+                $known = $bit;
             } elseif ($open !== null) {
                 return true;
             } else {
                 $open = [$class, $odd];
             }
         }
-        if (count(array_unique($known)) > 1) {
-            return true;
-        }
         if ($open === null) {
             return false;
         }
         // Two alike: the third must differ from them.
-        $queue[] = [$open[0], ! $known[0] !== $open[1]];
+        $queue[] = [$open[0], ! $known !== $open[1]];
 
         return true;
     }

@@ -59,6 +59,33 @@ final readonly class Overlaps
         return $pair !== null && $pair->intersection($this->polygons[$k])->area() > $this->tolerance->area;
     }
 
+    /** Whether more than $limit threes of faces overlap in pairs; cheap, and nearly the number of triples(). */
+    public function crowded(int $limit): bool
+    {
+        $above = $this->above();
+        foreach (array_keys($this->common) as $key) {
+            [$i, $j] = [intdiv($key, $this->faceCount), $key % $this->faceCount];
+            foreach ($above[$j] as $k) {
+                if (isset($this->common[$i * $this->faceCount + $k]) && --$limit < 0) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<list<int>> for each face those with a larger number that it overlaps */
+    private function above(): array
+    {
+        $above = array_fill(0, $this->faceCount, []);
+        foreach (array_keys($this->common) as $key) {
+            $above[intdiv($key, $this->faceCount)][] = $key % $this->faceCount;
+        }
+
+        return $above;
+    }
+
     /**
      * Threes of faces with a common area: there the order must not run in a ring.
      *
@@ -66,16 +93,14 @@ final readonly class Overlaps
      */
     public function triples(): \Generator
     {
-        $above = array_fill(0, $this->faceCount, []);
-        foreach (array_keys($this->common) as $key) {
-            $above[intdiv($key, $this->faceCount)][] = $key % $this->faceCount;
-        }
+        $above = $this->above();
         foreach ($this->common as $key => $shared) {
             [$i, $j] = [intdiv($key, $this->faceCount), $key % $this->faceCount];
             $box = $shared->box();
+            $middle = $shared->centroid();
             foreach ($above[$j] as $k) {
                 if ($this->has($i, $k) && $box->overlaps($this->boxes[$k], $this->tolerance->length)
-                    && $shared->intersection($this->polygons[$k])->area() > $this->tolerance->area) {
+                    && ($this->polygons[$k]->contains($middle, 10 * $this->tolerance->length) || $shared->intersection($this->polygons[$k])->area() > $this->tolerance->area)) {
                     yield [$i, $j, $k];
                 }
             }

@@ -13,6 +13,9 @@ final readonly class Restack
     /** Faces; far above what a model for beginners has, and what keeps an imported pattern within a second or two. */
     public const MAX_FACES = 260;
 
+    /** Threes of faces over one another: some 130 layers, a few seconds; the crane has 6,400. */
+    private const MAX_TRIPLES = 360_000;
+
     /**
      * @param  list<Isometry>  $placements  of the faces of $pattern
      * @param  array<string, true>  $open  edges (Edge::key) that are folded, but mountain or valley as the order turns out
@@ -29,6 +32,9 @@ final readonly class Restack
         }
         $polygons = array_map(static fn (int $f): Polygon => $pattern->polygon($f)->placed($placements[$f]), array_keys($pattern->faces));
         $overlaps = Overlaps::among($polygons, $state->tolerance);
+        if ($overlaps->crowded(self::MAX_TRIPLES)) {
+            throw CannotFold::because('So many layers lie over one another that their order is not worked out; no hand folds that. Use fewer creases.', (array_values($overlaps->common)[0] ?? null)?->centroid());
+        }
         $frontUp = array_map(static fn (Isometry $p): bool => $p->keepsOrientation(), $placements);
         $corner = static fn (int $face, int $vertex) => $placements[$face]->of($pattern->vertices[$vertex]);
         $conditions = Conditions::of($pattern, $polygons, $corner, $frontUp, $overlaps, $state->tolerance, $open);

@@ -11,7 +11,7 @@ use Cathedra\Core\Geometry\Line;
 final class SimpleFold
 {
     /** Far above what a model for beginners has (a crane: about 60); keeps a fold under a second or two. */
-    private const MAX_FACES = 160;
+    private const MAX_FACES = 220;
 
     /** @var array<int, true> faces of the new pattern that moved */
     private array $moved = [];

@@ -93,19 +93,41 @@ final readonly class Polygon
         return new self(count($kept) < 3 ? [] : $kept);
     }
 
-    /** The part common to both. */
+    /**
+     * The part common to both. Written out in plain numbers: orders of layers are found by asking this for every pair and
+     * triple of faces.
+     */
     public function intersection(self $that): self
     {
-        $result = $this;
+        $kept = $this->points;
         $n = count($that->points);
-        for ($i = 0; $i < $n && $result->points !== []; $i++) {
-            $line = Line::through($that->points[$i], $that->points[($i + 1) % $n]);
-            if ($line !== null) {
-                $result = $result->clippedBy($line);
+        for ($i = 0; $i < $n && $kept !== []; $i++) {
+            $a = $that->points[$i];
+            $b = $that->points[$i + 1 === $n ? 0 : $i + 1];
+            $ux = $b->x - $a->x;
+            $uy = $b->y - $a->y;
+            if ($ux * $ux + $uy * $uy < 1e-24) {
+                continue;
             }
+            $before = $kept;
+            $kept = [];
+            $q = $before[count($before) - 1];
+            $dq = $ux * ($q->y - $a->y) - $uy * ($q->x - $a->x);
+            foreach ($before as $p) {
+                $dp = $ux * ($p->y - $a->y) - $uy * ($p->x - $a->x);
+                if (($dp > 0 && $dq < 0) || ($dp < 0 && $dq > 0)) {
+                    $kept[] = $q->toward($p, $dq / ($dq - $dp));
+                }
+                if ($dp >= 0) {
+                    $kept[] = $p;
+                }
+                $q = $p;
+                $dq = $dp;
+            }
+            $kept = count($kept) < 3 ? [] : $kept;
         }
 
-        return $result;
+        return new self($kept);
     }
 
     /** Whether $p lies inside by more than $margin mm (negative: or outside by no more than that). */
@@ -114,9 +136,11 @@ final readonly class Polygon
         $n = count($this->points);
         for ($i = 0; $i < $n; $i++) {
             $a = $this->points[$i];
-            $b = $this->points[($i + 1) % $n];
-            $length = $a->distanceTo($b);
-            if ($length > 1e-12 && $b->minus($a)->cross($p->minus($a)) / $length <= $margin) {
+            $b = $this->points[$i + 1 === $n ? 0 : $i + 1];
+            $ux = $b->x - $a->x;
+            $uy = $b->y - $a->y;
+            $length = sqrt($ux * $ux + $uy * $uy);
+            if ($length > 1e-12 && ($ux * ($p->y - $a->y) - $uy * ($p->x - $a->x)) / $length <= $margin) {
                 return false;
             }
         }
@@ -135,12 +159,16 @@ final readonly class Polygon
         $high = 1.0;
         $n = count($this->points);
         for ($i = 0; $i < $n; $i++) {
-            $side = Line::through($this->points[$i], $this->points[($i + 1) % $n]);
-            if ($side === null) {
+            $p = $this->points[$i];
+            $q = $this->points[$i + 1 === $n ? 0 : $i + 1];
+            $ux = $q->x - $p->x;
+            $uy = $q->y - $p->y;
+            $length = sqrt($ux * $ux + $uy * $uy);
+            if ($length < 1e-12) {
                 continue;
             }
-            $da = $side->distanceTo($a) - $margin;
-            $db = $side->distanceTo($b) - $margin;
+            $da = ($ux * ($a->y - $p->y) - $uy * ($a->x - $p->x)) / $length - $margin;
+            $db = ($ux * ($b->y - $p->y) - $uy * ($b->x - $p->x)) / $length - $margin;
             if ($da <= 0 && $db <= 0) {
                 return null;
             }
@@ -172,8 +200,14 @@ final readonly class Polygon
     {
         $n = count($points);
         $twice = 0.0;
+        if ($n < 3) {
+            return 0.0;
+        }
+        [$x, $y] = [$points[0]->x, $points[0]->y];
         for ($i = 1; $i < $n - 1; $i++) {
-            $twice += $points[$i]->minus($points[0])->cross($points[$i + 1]->minus($points[0]));
+            $p = $points[$i];
+            $q = $points[$i + 1];
+            $twice += ($p->x - $x) * ($q->y - $y) - ($p->y - $y) * ($q->x - $x);
         }
 
         return $twice / 2;

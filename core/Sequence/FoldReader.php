@@ -45,7 +45,11 @@ final readonly class FoldReader
             return new Strip($this->line('strip'), (float) $m[1], true);
         }
 
-        return new Strip($this->line('strip'), $this->landmark('wide', Parser::share(...)));
+        try {
+            return new Strip($this->line('strip'), Parser::share($wide));
+        } catch (BadLandmark) {
+            throw $this->in->bad('wide', "\"wide\" must be a share such as 1/8 or a measure such as 15 mm; \"$wide\" is neither.");
+        }
     }
 
     /** @throws BadSequence */

@@ -661,6 +661,16 @@ export interface components {
             narrowest_per_side: number | null;
             /**
              * Format: float
+             * @description share of the silhouette that shows the coloured side after it
+             */
+            front_above: number;
+            /**
+             * Format: float
+             * @description the same, seen from the table
+             */
+            front_below: number;
+            /**
+             * Format: float
              * @description area that moves, layers counted, over that of the sheet
              */
             moved: number;

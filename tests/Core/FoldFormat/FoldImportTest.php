@@ -96,6 +96,26 @@ final class FoldImportTest extends TestCase
         yield 'too many faces' => [$with(['faces_vertices' => array_fill(0, 50_000, [0, 1, 2])]), '50000 faces'];
     }
 
+    public function testAPatternOfTooManyLayersIsRefusedAtOnce(): void
+    {
+        // 12 * 12 cells folded into one: 144 layers, 10,296 pairs.
+        [$v, $e, $a, $n] = [[], [], [], 12];
+        for ($j = 0; $j <= $n; $j++) {
+            for ($i = 0; $i <= $n; $i++) {
+                $v[] = [$i, $j];
+                if ($i < $n) {
+                    $e[] = [$j * ($n + 1) + $i, $j * ($n + 1) + $i + 1];
+                    $a[] = $j % $n === 0 ? 'B' : (($i + $j) % 2 === 1 ? 'M' : 'V');
+                }
+                if ($j < $n) {
+                    $e[] = [$j * ($n + 1) + $i, ($j + 1) * ($n + 1) + $i];
+                    $a[] = $i % $n === 0 ? 'B' : ($i % 2 === 1 ? 'M' : 'V');
+                }
+            }
+        }
+        $this->testFaultsNameTheirPlaceAtOnce((string) json_encode(['vertices_coords' => $v, 'edges_vertices' => $e, 'edges_assignment' => $a]), 'So many layers lie over one another');
+    }
+
     #[DataProvider('faults')]
     public function testFaultsNameTheirPlaceAtOnce(string $json, string $reason): void
     {

@@ -79,7 +79,7 @@ final class LoaderTest extends TestCase
             Folder::fold(Loader::load('test', self::HEAD.$steps));
             self::fail('accepted');
         } catch (BadSequence $e) {
-            self::assertStringContainsString('more than 160 faces', $e->getMessage());
+            self::assertStringContainsString('more than 220 faces', $e->getMessage());
         }
         self::assertLessThan(10e9, hrtime(true) - $began, 'bounded, with room for slow machines; bin/bench has the figure');
     }
