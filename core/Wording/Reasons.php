@@ -30,7 +30,7 @@ final readonly class Reasons
             $shortest !== null && $shortest < $scale->smallMm ? $say('small', ['mm' => (string) round($shortest)]) : null,
             $insight->hidden > 0 ? $say('hidden') : null,
             $insight->byEye > 0 ? $say('by-eye') : null,
-            $insight->guides !== [] ? $say('guides', ['steps' => implode(', ', $insight->guides)]) : null,
+            $insight->guides !== [] ? $say(count($insight->guides) > 1 ? 'guides-several' : 'guides', ['steps' => implode(', ', $insight->guides)]) : null,
             $insight->mirrors !== null ? $say('mirrors', ['step' => $insight->mirrors]) : null,
         ]));
     }
