@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Paper;
+
+use Cathedra\Core\Paper\CutPlanner;
+use Cathedra\Core\Paper\CutRequest;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Tests\Support\BruteCuts;
+
+/** Several sizes at once: sound plans, and the least paper. */
+final class CutPlannerTest extends TestCase
+{
+    public function testOfficeSheetsForABodyAndAHead(): void
+    {
+        // A4 holds a square of 120 and two of 90 beside it (210 wide), and a row of 120 and 90 more above it: 120 + 120 and
+        // 3 * 90 along 297. So 2 big and 3 small from each sheet: 10 and 10 need 5 sheets for the big ones, 15 small ones.
+        $plan = self::plan([['A4', 210, 297, null]], [[120, 10], [90, 10]]);
+        self::assertSame([5, true, true], [$plan['sheets_used'], $plan['feasible'], $plan['optimal']]);
+        self::assertEqualsWithDelta(5 * 210 * 297, $plan['used_area_mm2'], 1e-3);
+    }
+
+    public function testMoreThanTwoStagesAreFound(): void
+    {
+        // 5 * 5 with a square of 3 in the corner: 2 * 2 beside it, 2 * 2 twice above, and 1 * 1 where they leave room. A cut
+        // at 3, then at 3, then at 2 is needed: three stages for 3, 2, 2, 2 and two of 1.
+        $plan = self::plan([['p', 50, 50, 1]], [[30, 1], [20, 3], [10, 4]]);
+        self::assertTrue($plan['feasible'], 'area 9 + 12 + 4 = 25: nothing is left over');
+        self::assertTrue($plan['optimal']);
+    }
+
+    public function testTheIndependentSolverAgrees(): void
+    {
+        $proven = 0;
+        for ($seed = 1; $seed <= 150; $seed++) {
+            $chance = new Randomizer(new Mt19937($seed));
+            $kerf = $seed % 3 === 0 ? 1 : 0;
+            $sides = array_slice($chance->shuffleArray([2, 3, 4, 5]), 0, $chance->getInt(2, 3));
+            rsort($sides);
+            $need = array_map(static fn (): int => $chance->getInt(1, 5), $sides);
+            $stock = [];
+            foreach (range(1, $chance->getInt(1, 3)) as $ignored) {
+                $stock[] = [$chance->getInt(5, 9), $chance->getInt(5, 9), $chance->getInt(1, 4)];
+            }
+            $least = BruteCuts::least($sides, $need, $stock, $kerf);
+            $plan = self::plan(array_map(static fn (array $s, int $i): array => ["s$i", 10 * $s[0], 10 * $s[1], $s[2]], $stock, array_keys($stock)),
+                array_map(static fn (int $side, int $n): array => [10 * $side, $n], $sides, $need), 10 * $kerf);
+            self::assertSame($least !== null, $plan['feasible'], "seed $seed");
+            if ($least !== null) {
+                self::assertTrue($plan['optimal'], "seed $seed");
+                self::assertEqualsWithDelta([100 * $least[0], $least[1]], [$plan['used_area_mm2'], $plan['sheets_used']], 1e-3, "seed $seed");
+                $proven++;
+            }
+            $this->assertSound($plan, $stock, $need, $sides, $kerf, "seed $seed");
+        }
+        self::assertGreaterThan(60, $proven);
+    }
+
+    public function testScalingTheLengthsScalesThePlan(): void
+    {
+        for ($seed = 1; $seed <= 10; $seed++) {
+            $chance = new Randomizer(new Mt19937($seed));
+            [$a, $b, $n] = [$chance->getInt(60, 140), $chance->getInt(40, 59), $chance->getInt(3, 30)];
+            $one = self::plan([['A4', 210, 297, null]], [[$a, $n], [$b, 2 * $n]]);
+            $two = self::plan([['A2', 420, 594, null]], [[2 * $a, $n], [2 * $b, 2 * $n]]);
+            self::assertSame($one['sheets_used'], $two['sheets_used']);
+            self::assertEqualsWithDelta(4 * $one['used_area_mm2'], $two['used_area_mm2'], 1e-3);
+        }
+    }
+
+    public function testMoreStockNeverMakesItWorse(): void
+    {
+        for ($seed = 1; $seed <= 15; $seed++) {
+            $chance = new Randomizer(new Mt19937($seed));
+            $need = [[$chance->getInt(90, 150), $chance->getInt(4, 12)], [$chance->getInt(50, 89), $chance->getInt(4, 12)]];
+            $few = self::plan([['A4', 210, 297, null]], $need);
+            $more = self::plan([['A4', 210, 297, null], ['News', 289, 380, $chance->getInt(1, 6)]], $need);
+            self::assertLessThanOrEqual($few['used_area_mm2'] + 1e-3, $more['used_area_mm2'], "seed $seed");
+            self::assertTrue($few['optimal'] && $more['optimal'], "seed $seed");
+        }
+    }
+
+    public function testALargeOrderIsPlannedInTime(): void
+    {
+        $began = microtime(true);
+        $plan = self::plan([['A4', 210, 297, null], ['A5', 148, 210, 10], ['News', 289, 380, 15]], [[120, 80], [75, 80], [50, 80]]);
+        self::assertTrue($plan['feasible']);
+        self::assertLessThanOrEqual($plan['used_area_mm2'], $plan['lower_bound_area_mm2']);
+        self::assertLessThan(10, microtime(true) - $began);
+        $tiny = self::plan([['News', 289, 380, null]], [[40, 80], [33, 80], [21, 80]]);
+        self::assertTrue($tiny['feasible']);
+        self::assertGreaterThan(250_000, $tiny['lower_bound_area_mm2'], 'too many ways to list: the bound is the area of the squares');
+    }
+
+    /**
+     * @param  array<string, mixed>  $plan
+     * @param  list<array{int, int, int}>  $stock
+     * @param  list<int>  $need
+     * @param  list<int>  $sides
+     */
+    private function assertSound(array $plan, array $stock, array $need, array $sides, int $kerf, string $what): void
+    {
+        $made = array_fill_keys($sides, 0);
+        $used = array_fill(0, count($stock), 0);
+        foreach ($plan['sheets'] as $sheet) {
+            $of = (int) substr($sheet['stock'], 1);
+            $used[$of] += $sheet['times'];
+            $pieces = array_map(static fn (array $s): array => [(int) round($s['x_mm'] / 10), (int) round($s['y_mm'] / 10), (int) round($s['side_mm'] / 10)], $sheet['squares']);
+            foreach ($pieces as [$x, $y, $side]) {
+                self::assertTrue($x >= 0 && $y >= 0 && $x + $side <= $stock[$of][0] && $y + $side <= $stock[$of][1], $what);
+                $made[$side] += $sheet['times'];
+            }
+            self::assertTrue(self::cuttable($pieces, $kerf), "$what: straight cuts from edge to edge part all squares");
+        }
+        foreach ($stock as $i => [, , $count]) {
+            self::assertLessThanOrEqual($count, $used[$i], $what);
+        }
+        $unmet = array_column($plan['unmet'], 'count', 'side_mm');
+        foreach ($sides as $i => $side) {
+            self::assertSame($need[$i], $made[$side] + ($unmet[10 * $side] ?? 0), $what);
+        }
+    }
+
+    /** @param  array<int, array{int, int, int}>  $pieces */
+    private static function cuttable(array $pieces, int $kerf): bool
+    {
+        if (count($pieces) <= 1) {
+            return true;
+        }
+        foreach ([0, 1] as $axis) {
+            foreach ($pieces as $piece) {
+                $at = $piece[$axis] + $piece[2];
+                $before = array_values(array_filter($pieces, static fn (array $p): bool => $at >= $p[$axis] + $p[2]));
+                $after = array_values(array_filter($pieces, static fn (array $p): bool => $p[$axis] >= $at + $kerf));
+                if ($before !== [] && $after !== [] && count($before) + count($after) === count($pieces)) {
+                    return self::cuttable($before, $kerf) && self::cuttable($after, $kerf);
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param  list<array{string, int|float, int|float, int|null}>  $stock
+     * @param  list<array{int|float, int}>  $need
+     * @return array<string, mixed>
+     */
+    private static function plan(array $stock, array $need, float $kerf = 0.0): array
+    {
+        return CutPlanner::plan(CutRequest::fromArray([
+            'stock' => array_map(static fn (array $s): array => ['name' => $s[0], 'width_mm' => $s[1], 'height_mm' => $s[2], 'count' => $s[3]], $stock),
+            'need' => array_map(static fn (array $n): array => ['side_mm' => $n[0], 'count' => $n[1]], $need), 'kerf_mm' => $kerf,
+        ]), 20.0);
+    }
+}
