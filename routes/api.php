@@ -29,6 +29,10 @@ Route::middleware(['auth', 'throttle:api'])->group(function (): void {
     Route::get('groups/{group}/times', [GroupController::class, 'times']);
     Route::get('groups/{group}/wall', [GroupController::class, 'wall']);
     Route::apiResource('groups', GroupController::class)->except('show');
+    Route::get('stocks/{stock}/changes', [StockController::class, 'changes']);
+    Route::post('stocks/{stock}/undo', [StockController::class, 'undo']);
+    Route::post('stocks/{stock}/offcuts', [StockController::class, 'offcuts']);
+    Route::get('groups/{group}/paper', [GroupController::class, 'paper']);
     Route::apiResource('stocks', StockController::class)->except('show');
     Route::apiResource('lessons', LessonController::class);
     Route::put('lessons/{lesson}/position', [LessonController::class, 'position']);

@@ -7,7 +7,7 @@ namespace App\Data;
 use OpenApi\Attributes as OA;
 
 /** A model with all its steps, by the ways that were chosen. */
-#[OA\Schema(required: ['summary', 'side_up', 'cautions', 'talk', 'decorate', 'display', 'routes', 'parts', 'needs', 'steps', 'end_checks', 'pattern'])]
+#[OA\Schema(required: ['summary', 'side_up', 'cautions', 'talk', 'decorate', 'display', 'routes', 'needs', 'steps', 'end_checks', 'pattern'])]
 final readonly class ModelData
 {
     /**
@@ -16,7 +16,6 @@ final readonly class ModelData
      * @param  list<string>  $decorate
      * @param  list<string>  $display
      * @param  list<array{name: string, chosen: string, first: int, last: int, ways: list<array{key: string, title: string}>}>  $routes
-     * @param  list<array{title: string, scale: float, ratio: float}>  $parts
      * @param  list<array{kind: string, name: string}>  $needs
      * @param  list<StepData>  $steps
      * @param  list<string>  $end_checks
@@ -41,10 +40,6 @@ final readonly class ModelData
             new OA\Property(property: 'ways', type: 'array', items: new OA\Items(required: ['key', 'title'], properties: [new OA\Property(property: 'key', type: 'string'), new OA\Property(property: 'title', type: 'string')], type: 'object')),
         ], type: 'object'))]
         public array $routes,
-        #[OA\Property(description: 'further pieces of paper; scale: shorter side over that of the main sheet', type: 'array', items: new OA\Items(required: ['title', 'scale', 'ratio'], properties: [
-            new OA\Property(property: 'title', type: 'string'), new OA\Property(property: 'scale', type: 'number'), new OA\Property(property: 'ratio', type: 'number'),
-        ], type: 'object'))]
-        public array $parts,
         #[OA\Property(description: 'folds its folds build on and that it does not teach first', type: 'array', items: new OA\Items(required: ['kind', 'name'], properties: [
             new OA\Property(property: 'kind', type: 'string'), new OA\Property(property: 'name', type: 'string'),
         ], type: 'object'))]

@@ -7,13 +7,14 @@ namespace App\Data;
 use OpenApi\Attributes as OA;
 
 /** A model as the shelf lists it. Sizes are per mm of the sheet's shorter side. */
-#[OA\Schema(required: ['slug', 'title', 'about', 'difficulty', 'age_from', 'steps', 'folds', 'kinds', 'most_layers', 'width_per_side', 'height_per_side', 'measures', 'ratio', 'sheets', 'scissors', 'level', 'hard', 'picture'])]
+#[OA\Schema(required: ['slug', 'title', 'about', 'difficulty', 'age_from', 'steps', 'folds', 'kinds', 'most_layers', 'width_per_side', 'height_per_side', 'measures', 'ratio', 'sheets', 'parts', 'narrowest_per_side', 'scissors', 'level', 'hard', 'picture'])]
 final readonly class ModelSummary
 {
     /**
      * @param  list<string>  $folds
      * @param  list<string>  $kinds
      * @param  array<string, float>  $measures
+     * @param  list<array{title: string, scale: float, ratio: float}>  $parts
      * @param  list<int>  $hard
      * @param  array<string, mixed>  $picture
      */
@@ -46,6 +47,12 @@ final readonly class ModelSummary
         public float $ratio,
         #[OA\Property(description: 'pieces of paper for one model')]
         public int $sheets,
+        #[OA\Property(description: 'further pieces of paper; scale: shorter side over that of the main sheet', type: 'array', items: new OA\Items(required: ['title', 'scale', 'ratio'], properties: [
+            new OA\Property(property: 'title', type: 'string'), new OA\Property(property: 'scale', type: 'number'), new OA\Property(property: 'ratio', type: 'number'),
+        ], type: 'object'))]
+        public array $parts,
+        #[OA\Property(description: 'width of the narrowest point in any step, over the shorter side')]
+        public ?float $narrowest_per_side,
         #[OA\Property]
         public bool $scissors,
         #[OA\Property(description: 'computed: level of the hardest step, 1 to 5')]

@@ -7,7 +7,7 @@ namespace App\Data;
 use OpenApi\Attributes as OA;
 
 /** The answer to "what paper, how cut": squares for everybody from one stock. Lengths in mm. */
-#[OA\Schema(required: ['stock', 'method', 'side_mm', 'largest_mm', 'by_diagonal', 'strip_mm', 'further_mm', 'per_sheet', 'squares', 'spares', 'spare_reason', 'sheets', 'short', 'drawing', 'finished_mm', 'steps', 'caution', 'problem'])]
+#[OA\Schema(required: ['stock', 'method', 'side_mm', 'largest_mm', 'by_diagonal', 'strip_mm', 'further_mm', 'per_sheet', 'squares', 'spares', 'spare_reason', 'sheets', 'short', 'drawing', 'finished_mm', 'steps', 'caution', 'problem', 'uncut', 'practice', 'pieces', 'patterns', 'optimal', 'choices', 'will_fold', 'prepare'])]
 final readonly class PaperData
 {
     /**
@@ -15,6 +15,9 @@ final readonly class PaperData
      * @param  list<array{x_mm: float, y_mm: float, side_mm: float}>  $drawing
      * @param  array{float, float}  $finished_mm
      * @param  list<string>  $steps
+     * @param  list<array{title: string, side_mm: float, count: int}>  $pieces
+     * @param  list<array{times: int, squares: list<array{x_mm: float, y_mm: float, side_mm: float}>}>  $patterns
+     * @param  list<string>  $choices
      */
     public function __construct(
         #[OA\Property(ref: '#/components/schemas/StockData')]
@@ -53,6 +56,22 @@ final readonly class PaperData
         public string $caution,
         #[OA\Property(description: 'why there is no plan; null when there is one')]
         public ?string $problem,
+        #[OA\Property(description: 'sheets are folded as they are')]
+        public bool $uncut,
+        #[OA\Property(description: 'sets for the lead, in the count')]
+        public int $practice,
+        #[OA\Property(type: 'array', items: new OA\Items(required: ['title', 'side_mm', 'count'], properties: [new OA\Property(property: 'title', type: 'string'), new OA\Property(property: 'side_mm', type: 'number'), new OA\Property(property: 'count', type: 'integer')], type: 'object'))]
+        public array $pieces,
+        #[OA\Property(description: 'how to cut the sheets, most alike first', type: 'array', items: new OA\Items(required: ['times', 'squares'], properties: [new OA\Property(property: 'times', type: 'integer'), new OA\Property(property: 'squares', type: 'array', items: new OA\Items(required: ['x_mm', 'y_mm', 'side_mm'], properties: [new OA\Property(property: 'x_mm', type: 'number'), new OA\Property(property: 'y_mm', type: 'number'), new OA\Property(property: 'side_mm', type: 'number')], type: 'object'))], type: 'object'))]
+        public array $patterns,
+        #[OA\Property(description: 'proven that no plan takes less paper')]
+        public bool $optimal,
+        #[OA\Property(description: 'what would close a shortage', type: 'array', items: new OA\Items(type: 'string'))]
+        public array $choices,
+        #[OA\Property(ref: '#/components/schemas/WillFoldData')]
+        public WillFoldData $will_fold,
+        #[OA\Property(ref: '#/components/schemas/PrepareData')]
+        public PrepareData $prepare,
     ) {
     }
 }

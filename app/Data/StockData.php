@@ -6,7 +6,7 @@ namespace App\Data;
 
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['id', 'name', 'width_mm', 'height_mm', 'grammage', 'count', 'square_mm', 'strip_mm'])]
+#[OA\Schema(required: ['id', 'name', 'width_mm', 'height_mm', 'grammage', 'count', 'square_mm', 'strip_mm', 'kind', 'sides', 'trim_mm', 'version'])]
 final readonly class StockData
 {
     public function __construct(
@@ -26,6 +26,14 @@ final readonly class StockData
         public float $square_mm,
         #[OA\Property(description: 'width of the strip that is removed')]
         public float $strip_mm,
+        #[OA\Property(enum: ['office', 'folding', 'newsprint', 'kraft', 'construction', 'wallpaper', 'other'])]
+        public string $kind,
+        #[OA\Property(description: 'both alike, coloured on one side, printed, lined', enum: ['alike', 'coloured', 'printed', 'lined'])]
+        public string $sides,
+        #[OA\Property(description: 'lost all round: holes, margins, a fold')]
+        public float $trim_mm,
+        #[OA\Property(description: 'goes up with every change; send back the one that was changed')]
+        public int $version,
     ) {
     }
 }

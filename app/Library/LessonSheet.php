@@ -98,13 +98,13 @@ final readonly class LessonSheet
         return new LessonCard($lesson->id, $lesson->model, (object) ($lesson->ways ?? []), $model->title, $lesson->group_id, $lesson->group->name, $lesson->group->learners->count(),
             $lesson->starts_at->format('Y-m-d\TH:i'), $lesson->minutes, self::minutes($plan->needed), $plan->spare() >= 0,
             $lesson->ended_at !== null ? 'taught' : ($lesson->started_at !== null ? 'teaching' : 'planned'), $lesson->step, count($this->shelf->loads($lesson->model, $lesson->ways ?? [])),
-            $lesson->paper_ready, $paper?->short, $paper?->sheets,
+            $lesson->paper_ready, $lesson->used_paper === null ? $paper?->short : 0, $lesson->used_paper['sheets'] ?? $paper?->sheets,
             $lesson->finishes->filter(fn (FinishRecord $f): bool => in_array($f->outcome, [Finish::Alone, Finish::WithHelp], true))->count());
     }
 
     private function paper(Lesson $lesson): ?PaperData
     {
-        return $lesson->stock === null ? null : $this->bench->forLesson($lesson->stock, self::learners($lesson), $lesson->side_mm, $lesson->method, $this->shelf->summary($lesson->model));
+        return $lesson->stock === null ? null : $this->bench->forLesson($lesson, $lesson->stock, self::learners($lesson), $this->shelf->summary($lesson->model));
     }
 
     private function plan(Lesson $lesson): RunSheet

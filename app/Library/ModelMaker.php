@@ -49,7 +49,6 @@ final readonly class ModelMaker
         $needs = array_map(fn (string $kind): array => ['kind' => $kind, 'name' => $this->words->say('names', $kind)], $insight->needs);
         $model = new ModelData($summary, $sequence->sideUp->value, $sequence->cautions, $sequence->talk, $sequence->decorate, $sequence->display,
             array_values(array_map(self::route(...), $sequence->routes)),
-            array_values(array_map(static fn (Part $p): array => ['title' => $p->title, 'scale' => $p->scale, 'ratio' => $p->ratio], $sequence->parts)),
             $needs, $steps, Checks::of($folded->end(), $this->words), PatternScene::of($folded->end())->toArray());
         $loads = array_map(static fn (FoldedStep $step): StepLoad => StepLoad::of($step, in_array($step->step->number, $sequence->checkpoints, true)), $folded->steps);
 
@@ -67,10 +66,13 @@ final readonly class ModelMaker
             $measures[$name] = round($value / $side ** ($name === 'volume' ? 3 : 1), 6);
         }
 
+        $narrow = array_filter(array_map(static fn (StepInsight $s): ?float => $s->narrowest === null ? null : $s->narrowest / $side, $insight->steps));
+
         return new ModelSummary($sequence->slug, $sequence->title, $sequence->about, $sequence->difficulty, $sequence->ageFrom, count($folded->steps),
             array_map(fn (string $kind): string => $this->words->say('names', $kind), $insight->teaches), $insight->teaches,
             Anatomy::of($folded->end())->mostLayers(), round($box->width() / $side, 4), round($box->height() / $side, 4), $measures, round($sequence->ratio, 6),
-            1 + count($sequence->parts), $insight->scissors, $insight->level, $insight->hard, $scene->toArray());
+            1 + count($sequence->parts), array_values(array_map(static fn (Part $p): array => ['title' => $p->title, 'scale' => $p->scale, 'ratio' => $p->ratio], $sequence->parts)),
+            $narrow === [] ? null : round(min($narrow), 4), $insight->scissors, $insight->level, $insight->hard, $scene->toArray());
     }
 
     /** @param  list<int>  $hard */

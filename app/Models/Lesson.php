@@ -27,6 +27,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $step the step being taught, 0 before the first
  * @property CarbonImmutable|null $started_at
  * @property CarbonImmutable|null $ended_at
+ * @property array{name: string, width_mm: float, height_mm: float, side_mm: float, sheets: int}|null $used_paper what was used, kept when taught
  * @property Group $group
  * @property Stock|null $stock
  * @property Collection<int, Mark> $marks
@@ -43,7 +44,7 @@ final class Lesson extends Model
     {
         return [
             'starts_at' => 'immutable_datetime', 'minutes' => 'integer', 'helpers' => 'integer', 'side_mm' => 'float',
-            'square_in_lesson' => 'boolean', 'paper_ready' => 'boolean', 'step' => 'integer', 'ways' => 'array',
+            'square_in_lesson' => 'boolean', 'paper_ready' => 'boolean', 'step' => 'integer', 'ways' => 'array', 'used_paper' => 'array',
             'started_at' => 'immutable_datetime', 'ended_at' => 'immutable_datetime',
         ];
     }

@@ -13,14 +13,20 @@ use Illuminate\Database\Eloquent\Model;
  * @property float $height_mm
  * @property int|null $grammage
  * @property int|null $count
+ * @property string $kind
+ * @property string $sides
+ * @property float $trim_mm
+ * @property int $version
  */
 final class Stock extends Model
 {
     protected $guarded = [];
 
+    protected $attributes = ['kind' => 'office', 'sides' => 'alike', 'trim_mm' => 0, 'version' => 1];
+
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['width_mm' => 'float', 'height_mm' => 'float', 'grammage' => 'integer', 'count' => 'integer'];
+        return ['width_mm' => 'float', 'height_mm' => 'float', 'grammage' => 'integer', 'count' => 'integer', 'trim_mm' => 'float', 'version' => 'integer'];
     }
 }

@@ -175,7 +175,7 @@ final class WalkTest extends TestCase
         $b->until(fn (): bool => count($this->all('.model.chosen')) === 1, 'no model is chosen beforehand');
         $b->saying('Pier class, 2', 'span');
         $b->click('Plan this lesson', 'button')->waitForPath('#/paper$#');
-        self::assertStringContainsString('one square of 210 mm', $b->saying('3 sheets of A4', 'h1')->getText());
+        self::assertStringContainsString('one square of 210 mm', $b->saying('4 sheets of A4', 'h1')->getText());
     }
 
     public function testNoSeriousFaultForAssistiveTechnology(): void

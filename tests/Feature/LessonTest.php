@@ -20,7 +20,7 @@ final class LessonTest extends TestCase
 
         $lesson = $this->postJson('/api/lessons', $this->lessonInput($group, ['stock_id' => $stock->id]))->assertCreated()->json();
         $id = $lesson['card']['id'];
-        self::assertSame([210, 4, 1, false], [$lesson['paper']['side_mm'], $lesson['paper']['sheets'], $lesson['paper']['short'], $lesson['card']['paper_ready']], '3 learners and a spare');
+        self::assertSame([210, 5, 2, false], [$lesson['paper']['side_mm'], $lesson['paper']['sheets'], $lesson['paper']['short'], $lesson['card']['paper_ready']], '3 learners, a spare and the set to practise with');
         self::assertTrue($lesson['plan']['fits']);
         self::assertSame('planned', $lesson['card']['status']);
 

@@ -8,6 +8,8 @@ use App\Actions\SaveGroup;
 use App\Data\WallData;
 use App\Http\Requests\GroupRequest;
 use App\Library\LessonSheet;
+use App\Library\ModelShelf;
+use App\Library\PaperBench;
 use App\Library\WallChart;
 use App\Models\Group;
 use Illuminate\Database\Eloquent\Collection;
@@ -55,6 +57,19 @@ final class GroupController extends Controller
     public function times(Group $group): JsonResponse
     {
         return response()->json($this->sheet->times($group));
+    }
+
+    #[OA\Get(path: '/api/groups/{group}/paper', operationId: 'paperTable', parameters: [new OA\Parameter(name: 'group', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'each model against each stock: can this group fold it?', content: new OA\JsonContent(type: 'array', items: new OA\Items(required: ['model', 'stock', 'verdict'], properties: [new OA\Property(property: 'model', type: 'string'), new OA\Property(property: 'stock', type: 'integer'), new OA\Property(property: 'verdict', ref: '#/components/schemas/WillFoldData')], type: 'object')))])]
+    public function paper(Request $request, Group $group, PaperBench $bench, ModelShelf $shelf): JsonResponse
+    {
+        $cells = [];
+        foreach ($this->organisation($request)->stocks()->limit(40)->get() as $stock) {
+            foreach ($shelf->all() as $model) {
+                $cells[] = ['model' => $model->slug, 'stock' => $stock->id, 'verdict' => $bench->willFold($stock, $model, $group->age_band)];
+            }
+        }
+
+        return response()->json($cells);
     }
 
     #[OA\Get(path: '/api/groups/{group}/wall', operationId: 'wall', parameters: [new OA\Parameter(name: 'group', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'learners x models', content: new OA\JsonContent(ref: '#/components/schemas/WallData'))])]

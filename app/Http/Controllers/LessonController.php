@@ -28,6 +28,7 @@ use OpenApi\Attributes as OA;
 ])]
 #[OA\Schema(schema: 'StockInput', required: ['name', 'width_mm', 'height_mm', 'grammage', 'count'], properties: [
     new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'width_mm', type: 'number'), new OA\Property(property: 'height_mm', type: 'number'), new OA\Property(property: 'grammage', type: 'integer', nullable: true), new OA\Property(property: 'count', type: 'integer', nullable: true),
+    new OA\Property(property: 'kind', type: 'string'), new OA\Property(property: 'sides', type: 'string'), new OA\Property(property: 'trim_mm', type: 'number'), new OA\Property(property: 'version', description: 'the one that was changed; another answers 409', type: 'integer'),
 ])]
 final class LessonController extends Controller
 {

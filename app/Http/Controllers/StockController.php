@@ -4,12 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\CountPaper;
+use App\Data\StockChangeData;
 use App\Http\Requests\StockRequest;
 use App\Library\PaperBench;
 use App\Models\Stock;
+use App\Models\StockChange;
+use Cathedra\Core\Paper\Squaring;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 
 final class StockController extends Controller
@@ -29,7 +35,14 @@ final class StockController extends Controller
     #[OA\Put(path: '/api/stocks/{stock}', operationId: 'changeStock', parameters: [new OA\Parameter(name: 'stock', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/StockInput')), responses: [new OA\Response(response: 200, description: 'changed', content: new OA\JsonContent(ref: '#/components/schemas/StockData'))])]
     public function update(StockRequest $request, Stock $stock): JsonResponse
     {
-        $stock->update($request->validated());
+        $input = $request->validated();
+        $version = $input['version'] ?? null;
+        $changed = Stock::query()->whereKey($stock->id)->when($version !== null, fn ($q) => $q->where('version', $version))
+            ->update(['version' => $stock->version + 1] + array_diff_key($input, ['version' => 0]));
+        $stock->refresh();
+        if ($changed === 0) {
+            return response()->json(['message' => "Somebody else changed this paper meanwhile: it is now {$stock->name}, {$stock->width_mm} x {$stock->height_mm} mm, ".($stock->count ?? 'plenty of').' sheets. Nothing of yours was saved; look at it and save again.', 'errors' => [['pointer' => '/version', 'message' => 'Changed by somebody else meanwhile.']], 'stock' => PaperBench::stock($stock)], 409);
+        }
 
         return response()->json(PaperBench::stock($stock));
     }
@@ -40,5 +53,39 @@ final class StockController extends Controller
         $stock->delete();
 
         return response()->noContent();
+    }
+
+    #[OA\Get(path: '/api/stocks/{stock}/changes', operationId: 'stockChanges', parameters: [new OA\Parameter(name: 'stock', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'newest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/StockChangeData')))])]
+    public function changes(Stock $stock): JsonResponse
+    {
+        /** @var Collection<int, StockChange> $changes */
+        $changes = StockChange::query()->where('stock_id', $stock->id)->orderByDesc('id')->limit(30)->get();
+
+        return response()->json($changes->map(static fn (StockChange $c): StockChangeData => new StockChangeData($c->id, $c->sheets, $c->why, $c->at->format('Y-m-d\TH:i'), $c->undone_at !== null)));
+    }
+
+    #[OA\Post(path: '/api/stocks/{stock}/undo', operationId: 'undoStockChange', parameters: [new OA\Parameter(name: 'stock', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'the latest change of its count is taken back', content: new OA\JsonContent(ref: '#/components/schemas/StockData'))])]
+    public function undo(Stock $stock, CountPaper $count): JsonResponse
+    {
+        if ($count->undo($stock) === null) {
+            throw ValidationException::withMessages(['count' => 'There is no change of this count to take back.']);
+        }
+
+        return response()->json(PaperBench::stock($stock->refresh()));
+    }
+
+    #[OA\Post(path: '/api/stocks/{stock}/offcuts', operationId: 'keepOffcuts', parameters: [new OA\Parameter(name: 'stock', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['count'], properties: [new OA\Property(property: 'count', type: 'integer')])), responses: [new OA\Response(response: 200, description: 'the strips of so many sheets, as a stock of their own', content: new OA\JsonContent(ref: '#/components/schemas/StockData'))])]
+    public function offcuts(Request $request, Stock $stock, CountPaper $count): JsonResponse
+    {
+        $squaring = Squaring::of($stock->width_mm, $stock->height_mm);
+        $given = $request->validate(['count' => ['required', 'integer', 'between:1,10000']], ['count.*' => 'Say how many strips, from 1 to 10,000.']);
+        if ($squaring->strip < 10) {
+            throw ValidationException::withMessages(['count' => 'A square of this paper leaves no strip that could be kept.']);
+        }
+        $name = mb_substr("Strips of {$stock->name}", 0, 80);
+        $strips = $this->organisation($request)->stocks()->firstOrCreate(['name' => $name], ['width_mm' => round($squaring->strip, 2), 'height_mm' => $squaring->side, 'grammage' => $stock->grammage, 'kind' => $stock->kind, 'sides' => $stock->sides, 'count' => 0]);
+        $count($strips, (int) $given['count'], "put back from {$stock->name}");
+
+        return response()->json(PaperBench::stock($strips->refresh()));
     }
 }

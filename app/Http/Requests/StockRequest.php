@@ -21,6 +21,10 @@ final class StockRequest extends ApiRequest
             'height_mm' => ['required', 'numeric', 'between:10,2000'],
             'grammage' => ['nullable', 'integer', 'between:10,600'],
             'count' => ['nullable', 'integer', 'between:0,1000000'],
+            'kind' => ['sometimes', Rule::in(['office', 'folding', 'newsprint', 'kraft', 'construction', 'wallpaper', 'other'])],
+            'sides' => ['sometimes', Rule::in(['alike', 'coloured', 'printed', 'lined'])],
+            'trim_mm' => ['sometimes', 'numeric', 'between:0,100'],
+            'version' => ['sometimes', 'integer'],
         ];
     }
 
@@ -34,6 +38,7 @@ final class StockRequest extends ApiRequest
             'width_mm.*' => 'The width must be a number between 10 and 2000 mm.',
             'height_mm.*' => 'The height must be a number between 10 and 2000 mm.',
             'grammage.*' => 'The grammage must be between 10 and 600 g/m2, or empty.',
+            'trim_mm.*' => 'What is lost all round must be between 0 and 100 mm.',
             'count.*' => 'The count must be a whole number from 0 to 1,000,000, or empty for plenty.',
         ];
     }

@@ -52,6 +52,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/groups/{group}/paper": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["paperTable"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/groups/{group}/wall": {
         parameters: {
             query?: never;
@@ -324,6 +340,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/stocks/{stock}/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stockChanges"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stocks/{stock}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undoStockChange"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stocks/{stock}/offcuts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["keepOffcuts"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -460,12 +524,6 @@ export interface components {
                     title: string;
                 }[];
             }[];
-            /** @description further pieces of paper; scale: shorter side over that of the main sheet */
-            parts: {
-                title: string;
-                scale: number;
-                ratio: number;
-            }[];
             /** @description folds its folds build on and that it does not teach first */
             needs: {
                 kind: string;
@@ -504,6 +562,17 @@ export interface components {
             ratio: number;
             /** @description pieces of paper for one model */
             sheets: number;
+            /** @description further pieces of paper; scale: shorter side over that of the main sheet */
+            parts: {
+                title: string;
+                scale: number;
+                ratio: number;
+            }[];
+            /**
+             * Format: float
+             * @description width of the narrowest point in any step, over the shorter side
+             */
+            narrowest_per_side: number | null;
             scissors: boolean;
             /** @description computed: level of the hardest step, 1 to 5 */
             level: number;
@@ -597,6 +666,30 @@ export interface components {
             caution: string;
             /** @description why there is no plan; null when there is one */
             problem: string | null;
+            /** @description sheets are folded as they are */
+            uncut: boolean;
+            /** @description sets for the lead, in the count */
+            practice: number;
+            pieces: {
+                title: string;
+                side_mm: number;
+                count: number;
+            }[];
+            /** @description how to cut the sheets, most alike first */
+            patterns: {
+                times: number;
+                squares: {
+                    x_mm: number;
+                    y_mm: number;
+                    side_mm: number;
+                }[];
+            }[];
+            /** @description proven that no plan takes less paper */
+            optimal: boolean;
+            /** @description what would close a shortage */
+            choices: string[];
+            will_fold: components["schemas"]["WillFoldData"];
+            prepare: components["schemas"]["PrepareData"];
         };
         /** @description A crease pattern somebody brought, folded and checked. mm. */
         PatternData: {
@@ -629,6 +722,13 @@ export interface components {
             spare_minutes: number;
             fits: boolean;
             source: string;
+        };
+        /** @description Work before the lesson. */
+        PrepareData: {
+            minutes: number;
+            people: number;
+            /** @description local date and time by which to begin; null when the paper is ready or made square in the lesson */
+            start_by: string | null;
         };
         /** @description One step: what to do, what must be true afterwards, what makes it hard, and its pictures. */
         StepData: {
@@ -677,6 +777,15 @@ export interface components {
             /** @description a fold of several creases in its raw form: every crease it bends, in mm on a sheet with a shorter side of 150 */
             raw: string[];
         };
+        StockChangeData: {
+            id: number;
+            /** @description added; negative: taken */
+            sheets: number;
+            why: string;
+            /** @description local date and time */
+            at: string;
+            undone: boolean;
+        };
         StockData: {
             id: number;
             name: string;
@@ -697,6 +806,20 @@ export interface components {
              * @description width of the strip that is removed
              */
             strip_mm: number;
+            /** @enum {string} */
+            kind: "office" | "folding" | "newsprint" | "kraft" | "construction" | "wallpaper" | "other";
+            /**
+             * @description both alike, coloured on one side, printed, lined
+             * @enum {string}
+             */
+            sides: "alike" | "coloured" | "printed" | "lined";
+            /**
+             * Format: float
+             * @description lost all round: holes, margins, a fold
+             */
+            trim_mm: number;
+            /** @description goes up with every change; send back the one that was changed */
+            version: number;
         };
         /** @description The wall chart: learners x models, the best end each learner reached. */
         WallData: {
@@ -714,6 +837,21 @@ export interface components {
             }[];
             /** @description models finished by anybody of the group, alone or with help */
             finished: number;
+        };
+        /** @description Whether a model can be folded from a stock by a group, and why. */
+        WillFoldData: {
+            /** @enum {string} */
+            verdict: "fits" | "hard" | "no";
+            /** Format: float */
+            side_mm: number;
+            /**
+             * Format: float
+             * @description thickness of the thickest place
+             */
+            stack_mm: number;
+            /** Format: float */
+            narrowest_mm: number | null;
+            reasons: string[];
         };
         LessonInput: {
             group_id: number;
@@ -747,6 +885,11 @@ export interface components {
             height_mm: number;
             grammage: number | null;
             count: number | null;
+            kind?: string;
+            sides?: string;
+            trim_mm?: number;
+            /** @description the one that was changed; another answers 409 */
+            version?: number;
         };
     };
     responses: never;
@@ -873,6 +1016,32 @@ export interface operations {
                     "application/json": {
                         slug: string;
                         minutes: number;
+                    }[];
+                };
+            };
+        };
+    };
+    paperTable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                group: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description each model against each stock: can this group fold it? */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        model: string;
+                        stock: number;
+                        verdict: components["schemas"]["WillFoldData"];
                     }[];
                 };
             };
@@ -1389,6 +1558,78 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    stockChanges: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                stock: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description newest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockChangeData"][];
+                };
+            };
+        };
+    };
+    undoStockChange: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                stock: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the latest change of its count is taken back */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockData"];
+                };
+            };
+        };
+    };
+    keepOffcuts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                stock: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    count: number;
+                };
+            };
+        };
+        responses: {
+            /** @description the strips of so many sheets, as a stock of their own */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockData"];
+                };
             };
         };
     };

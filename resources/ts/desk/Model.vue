@@ -51,7 +51,7 @@ const choose = (route: string, way: string) => { ways.value = { ...ways.value, [
       </div>
     </section>
     <section class="two">
-      <SizeReckoner class="sheet" :summary="s" :parts="model.data.value.parts" />
+      <SizeReckoner class="sheet" :summary="s" />
       <div class="sheet stack">
         <h2>{{ t('shelf.hard') }}</h2>
         <p v-for="step in hard" :key="step.number"><a :href="`#step-${step.number}`"><b>{{ step.number }} {{ step.name }}</b></a>, {{ t('shelf.level', { n: step.level }) }}. <span class="quiet">{{ step.reasons.join(' ') }}</span></p>

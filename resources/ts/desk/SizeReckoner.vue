@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { ModelData, ModelSummary } from '../api/client'
+import type { ModelSummary } from '../api/client'
 
 /** From the sheet to the model and back: any of the numbers may be typed. Sizes grow with the side, volume with its cube. */
-const props = defineProps<{ summary: ModelSummary; parts: ModelData['parts'] }>()
+const props = defineProps<{ summary: ModelSummary }>()
 const { t } = useI18n()
 const side = ref(150)
 const m = computed(() => props.summary.measures)
@@ -33,7 +33,7 @@ const long = (short: number, ratio: number) => Math.round(short * Math.max(ratio
       <v-text-field v-model.number="width" class="number" type="number" min="1" :label="t('shelf.want')" />
       <v-text-field v-if="m['volume'] !== undefined" v-model.number="volume" class="number" type="number" min="1" :label="t('shelf.wantVolume')" />
     </div>
-    <p class="quiet">{{ t('shelf.sheetOf', { a: side, b: long(side, summary.ratio) }) }}<span v-for="part in parts" :key="part.title">, {{ t('shelf.part', { title: part.title, a: Math.round(side * part.scale), b: long(side * part.scale, part.ratio) }) }}</span></p>
+    <p class="quiet">{{ t('shelf.sheetOf', { a: side, b: long(side, summary.ratio) }) }}<span v-for="part in summary.parts" :key="part.title">, {{ t('shelf.part', { title: part.title, a: Math.round(side * part.scale), b: long(side * part.scale, part.ratio) }) }}</span></p>
   </div>
 </template>
 
