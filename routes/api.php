@@ -36,6 +36,8 @@ Route::middleware(['auth', 'throttle:api'])->group(function (): void {
     Route::apiResource('stocks', StockController::class)->except('show');
     Route::apiResource('lessons', LessonController::class);
     Route::put('lessons/{lesson}/position', [LessonController::class, 'position']);
+    Route::put('lessons/{lesson}/ticks', [LessonController::class, 'tick']);
+    Route::get('paper-needs', [StockController::class, 'needs']);
     Route::post('lessons/{lesson}/marks', [LessonController::class, 'mark']);
     Route::delete('lessons/{lesson}/marks/{key}', [LessonController::class, 'unmark'])->whereUuid('key');
     Route::post('lessons/{lesson}/close', [LessonController::class, 'close']);

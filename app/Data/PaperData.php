@@ -7,7 +7,7 @@ namespace App\Data;
 use OpenApi\Attributes as OA;
 
 /** The answer to "what paper, how cut": squares for everybody from one stock. Lengths in mm. */
-#[OA\Schema(required: ['stock', 'method', 'side_mm', 'largest_mm', 'by_diagonal', 'strip_mm', 'further_mm', 'per_sheet', 'squares', 'spares', 'spare_reason', 'sheets', 'short', 'drawing', 'finished_mm', 'steps', 'caution', 'problem', 'uncut', 'practice', 'pieces', 'patterns', 'optimal', 'choices', 'will_fold', 'prepare'])]
+#[OA\Schema(required: ['stock', 'method', 'side_mm', 'largest_mm', 'by_diagonal', 'strip_mm', 'further_mm', 'per_sheet', 'squares', 'spares', 'spare_reason', 'sheets', 'short', 'drawing', 'finished_mm', 'steps', 'caution', 'problem', 'uncut', 'practice', 'pieces', 'patterns', 'optimal', 'choices', 'will_fold', 'prepare', 'list', 'largest_for_all_mm'])]
 final readonly class PaperData
 {
     /**
@@ -18,6 +18,7 @@ final readonly class PaperData
      * @param  list<array{title: string, side_mm: float, count: int}>  $pieces
      * @param  list<array{times: int, squares: list<array{x_mm: float, y_mm: float, side_mm: float}>}>  $patterns
      * @param  list<string>  $choices
+     * @param  list<array{key: string, text: string, done: bool}>  $list
      */
     public function __construct(
         #[OA\Property(ref: '#/components/schemas/StockData')]
@@ -72,6 +73,10 @@ final readonly class PaperData
         public WillFoldData $will_fold,
         #[OA\Property(ref: '#/components/schemas/PrepareData')]
         public PrepareData $prepare,
+        #[OA\Property(description: 'what has to be done before, in order', type: 'array', items: new OA\Items(required: ['key', 'text', 'done'], properties: [new OA\Property(property: 'key', type: 'string'), new OA\Property(property: 'text', type: 'string'), new OA\Property(property: 'done', type: 'boolean')], type: 'object'))]
+        public array $list,
+        #[OA\Property(description: 'the biggest square everybody can have from what is in the cupboard of this paper; null when there is not even that, or for uncut models')]
+        public ?float $largest_for_all_mm,
     ) {
     }
 }

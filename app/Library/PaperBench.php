@@ -12,6 +12,8 @@ use App\Data\WillFoldData;
 use App\Models\Lesson;
 use App\Models\Stock as StockRecord;
 use Cathedra\Core\Paper\GroupPaper;
+use Cathedra\Core\Paper\KitList;
+use Cathedra\Core\Paper\LargestSquare;
 use Cathedra\Core\Paper\LessonPaper;
 use Cathedra\Core\Paper\Preparation;
 use Cathedra\Core\Paper\Squaring;
@@ -53,7 +55,8 @@ final readonly class PaperBench
             [round($model->width_per_side * $paper->side, 1), round($model->height_per_side * $paper->side, 1)],
             $problem === null ? $this->steps($paper, $one, $byDiagonal, $method, $patterns, $model) : [], $rules['cautions'][$method === 'tear' ? 'tear' : 'scissors'], $problem,
             $paper->uncut, $practice, array_map(static fn (array $p): array => ['title' => $p['title'], 'side_mm' => $p['side'], 'count' => $p['count']], $paper->pieces), $patterns, $paper->plan['optimal'] ?? true,
-            $problem === null ? $this->choices($paper, $practice) : [], $this->willFold($record, $model, $lesson->group->age_band, $paper->side), $this->prepare($lesson, $paper, $method));
+            $problem === null ? $this->choices($paper, $practice) : [], $this->willFold($record, $model, $lesson->group->age_band, $paper->side), $this->prepare($lesson, $paper, $method),
+            $problem === null ? $this->list($lesson, $paper, $learners, $model) : [], $paper->uncut ? null : self::floored(LargestSquare::from([$stock], $paper->sets, $kerf, $record->trim_mm)['side_mm'] ?? null));
     }
 
     /** Whether a model can be folded from a stock. */
@@ -73,6 +76,25 @@ final readonly class PaperBench
         }
 
         return new WillFoldData($judged->verdict, round($judged->side, 1), round($judged->stack, 2), $judged->narrowest === null ? null : round($judged->narrowest, 1), $reasons === [] ? [$words->say('paper', 'fold-fits', $with)] : $reasons);
+    }
+
+    /** mm to a tenth, never more than it is. */
+    private static function floored(?float $mm): ?float
+    {
+        return $mm === null ? null : floor($mm * 10 + 1e-6) / 10;
+    }
+
+    /** @return list<array{key: string, text: string, done: bool}> */
+    private function list(Lesson $lesson, LessonPaper $paper, int $learners, ModelSummary $model): array
+    {
+        $words = $this->files->words();
+        $list = [];
+        foreach (KitList::of($paper, $learners, $lesson->square_in_lesson, $model->scissors, $lesson->method === 'tear' ? 'tear' : 'scissors') as $i => ['key' => $key, 'with' => $with]) {
+            $said = $key === 'sort' && count($paper->pieces) > 1 ? 'sort-several' : $key;
+            $list[] = ['key' => "$key-$i", 'text' => $words->say('paper', "kit-$said", array_map(static fn (int|float|string $v): string => is_float($v) ? self::mm($v) : (string) $v, $with)), 'done' => in_array("$key-$i", $lesson->ticks ?? [], true)];
+        }
+
+        return $list;
     }
 
     /** @return list<string> */

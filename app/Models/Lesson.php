@@ -28,6 +28,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property CarbonImmutable|null $started_at
  * @property CarbonImmutable|null $ended_at
  * @property array{name: string, width_mm: float, height_mm: float, side_mm: float, sheets: int}|null $used_paper what was used, kept when taught
+ * @property list<string>|null $ticks keys of the preparation that is done
  * @property Group $group
  * @property Stock|null $stock
  * @property Collection<int, Mark> $marks
@@ -44,7 +45,7 @@ final class Lesson extends Model
     {
         return [
             'starts_at' => 'immutable_datetime', 'minutes' => 'integer', 'helpers' => 'integer', 'side_mm' => 'float',
-            'square_in_lesson' => 'boolean', 'paper_ready' => 'boolean', 'step' => 'integer', 'ways' => 'array', 'used_paper' => 'array',
+            'square_in_lesson' => 'boolean', 'paper_ready' => 'boolean', 'step' => 'integer', 'ways' => 'array', 'used_paper' => 'array', 'ticks' => 'array',
             'started_at' => 'immutable_datetime', 'ended_at' => 'immutable_datetime',
         ];
     }

@@ -38,7 +38,8 @@ final class DatabaseSeeder extends Seeder
         $a4 = $this->stock($library, 'A4', 210, 297, 80, 16);
         $this->stock($library, 'A5', 148, 210, 80, 60);
         $this->stock($library, 'Letter', 215.9, 279.4, 75, 40);
-        $news = $this->stock($library, 'Newspaper page', 289, 380, 45, null);
+        $news = $this->stock($library, 'Newspaper page', 289, 380, 45, null, 'newsprint', 'printed');
+        $this->stock($library, 'Folding paper, large', 150, 150, 70, 100, 'folding', 'coloured');
 
         $today = CarbonImmutable::now();
         $four = $today->setTime(16, 0);
@@ -61,9 +62,9 @@ final class DatabaseSeeder extends Seeder
         return $group;
     }
 
-    private function stock(Organisation $library, string $name, float $width, float $height, int $grammage, ?int $count): Stock
+    private function stock(Organisation $library, string $name, float $width, float $height, int $grammage, ?int $count, string $kind = 'office', string $sides = 'alike'): Stock
     {
-        return $library->stocks()->create(['name' => $name, 'width_mm' => $width, 'height_mm' => $height, 'grammage' => $grammage, 'count' => $count]);
+        return $library->stocks()->create(['name' => $name, 'width_mm' => $width, 'height_mm' => $height, 'grammage' => $grammage, 'count' => $count, 'kind' => $kind, 'sides' => $sides]);
     }
 
     private function lesson(Group $group, string $model, Stock $stock, CarbonImmutable $at, int $minutes, bool $ready): Lesson

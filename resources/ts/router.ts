@@ -10,6 +10,7 @@ export const router = createRouter({
     { path: '/shelf/:slug', name: 'model', component: () => import('./desk/Model.vue'), props: true, meta: { title: 'Model' } },
     { path: '/patterns', name: 'patterns', component: () => import('./desk/Pattern.vue'), meta: { title: 'Crease pattern' } },
     { path: '/cupboard', name: 'cupboard', component: () => import('./desk/Cupboard.vue'), meta: { title: 'Cupboard' } },
+    { path: '/cupboard/models', name: 'paper-table', component: () => import('./desk/PaperTable.vue'), meta: { title: 'What folds from what' } },
     { path: '/groups', name: 'groups', component: () => import('./desk/Groups.vue'), meta: { title: 'Groups' } },
     { path: '/groups/:id(\\d+)', name: 'wall', component: () => import('./desk/Wall.vue'), props: (to) => ({ id: Number(to.params['id']) }), meta: { title: 'Wall chart' } },
     { path: '/lessons/new', name: 'new-lesson', component: () => import('./lesson/Choose.vue'), meta: { title: 'New lesson' } },

@@ -88,6 +88,41 @@ final class PaperBenchTest extends TestCase
         }
     }
 
+    public function testLengthsMayBeWrittenAsPeopleDo(): void
+    {
+        $this->actingAs($this->lead());
+        $body = ['name' => 'Letter', 'grammage' => 75, 'count' => 4];
+        $stock = $this->postJson('/api/stocks', ['width_mm' => '8 1/2 in', 'height_mm' => '27,94 cm'] + $body)->assertCreated()->json();
+        self::assertEqualsWithDelta([215.9, 279.4], [$stock['width_mm'], $stock['height_mm']], 1e-9);
+        foreach (['8 1/2', 'wide', '-5 cm', '0 in', '9000 cm'] as $bad) {
+            $this->postJson('/api/stocks', ['name' => 'B', 'width_mm' => $bad, 'height_mm' => 297] + $body)->assertStatus(422)->assertJsonPath('errors.0.pointer', '/width_mm');
+        }
+    }
+
+    public function testTheListIsTickedAndStaysTicked(): void
+    {
+        [, , $id] = $this->planned('pyramid', 30, ['square_in_lesson' => true]);
+        $list = fn (): array => $this->getJson("/api/lessons/$id")->json('paper.list');
+        self::assertStringContainsString('scissors', implode(' ', array_column($list(), 'text')), 'the model is cut');
+        self::assertStringNotContainsString('Cut 5', implode(' ', array_column($list(), 'text')), 'the squares are made in the lesson');
+        $key = $list()[0]['key'];
+        $this->putJson("/api/lessons/$id/ticks", ['key' => $key, 'done' => true])->assertNoContent();
+        $this->putJson("/api/lessons/$id/ticks", ['key' => $list()[1]['key'], 'done' => true])->assertNoContent();
+        self::assertSame([true, true, false], array_slice(array_column($list(), 'done'), 0, 3));
+        $this->putJson("/api/lessons/$id/ticks", ['key' => $key, 'done' => false])->assertNoContent();
+        self::assertSame([false, true, false], array_slice(array_column($list(), 'done'), 0, 3));
+        $this->putJson("/api/lessons/$id/ticks", ['key' => '<b>', 'done' => true])->assertStatus(422);
+    }
+
+    public function testWhatThePlannedLessonsTakeTogether(): void
+    {
+        [$lead, $stock, $id] = $this->planned('drinking-cup', 8);
+        $this->postJson('/api/lessons', $this->lessonInput($this->group($lead), ['stock_id' => $stock->id]))->assertCreated();
+        self::assertSame([2, 10, 8, 2], array_values(array_intersect_key($this->getJson('/api/paper-needs')->assertOk()->json('0'), ['lessons' => 0, 'sheets' => 0, 'have' => 0, 'short' => 0])), '5 and 5 of 8');
+        $this->postJson("/api/lessons/$id/close")->assertOk();
+        self::assertSame([1, 5, 3, 2], array_values(array_intersect_key($this->getJson('/api/paper-needs')->json('0'), ['lessons' => 0, 'sheets' => 0, 'have' => 0, 'short' => 0])));
+    }
+
     public function testStripsArePutBack(): void
     {
         $this->actingAs($lead = $this->lead());

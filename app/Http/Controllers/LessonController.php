@@ -15,6 +15,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'LessonInput', required: ['group_id', 'model', 'starts_at', 'ends_at', 'helpers', 'stock_id', 'side_mm', 'method', 'square_in_lesson', 'paper_ready'], properties: [
@@ -80,6 +81,18 @@ final class LessonController extends Controller
         $last = count($this->shelf->loads($lesson->model, $lesson->ways ?? [])) + 1;
         $given = $request->validate(['step' => ['required', 'integer', "between:0,$last"]], ['step.*' => "The step must be a whole number from 0 to $last."]);
         $lesson->update(['step' => $given['step'], 'started_at' => $lesson->started_at ?? CarbonImmutable::now()]);
+
+        return response()->noContent();
+    }
+
+    #[OA\Put(path: '/api/lessons/{lesson}/ticks', operationId: 'tick', parameters: [new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['key', 'done'], properties: [new OA\Property(property: 'key', type: 'string'), new OA\Property(property: 'done', type: 'boolean')])), responses: [new OA\Response(response: 204, description: 'kept')])]
+    public function tick(Request $request, Lesson $lesson): Response
+    {
+        $given = $request->validate(['key' => ['required', 'string', 'regex:/^[a-z-]{1,30}-\\d{1,2}$/'], 'done' => ['required', 'boolean']], ['key.*' => 'There is no such entry in the list.']);
+        DB::transaction(function () use ($lesson, $given): void {
+            $ticks = array_values(array_diff(Lesson::query()->whereKey($lesson->id)->lockForUpdate()->first()->ticks ?? [], [$given['key']]));
+            $lesson->update(['ticks' => $given['done'] ? [...$ticks, $given['key']] : $ticks]);
+        });
 
         return response()->noContent();
     }

@@ -7,7 +7,9 @@ namespace App\Http\Controllers;
 use App\Actions\CountPaper;
 use App\Data\StockChangeData;
 use App\Http\Requests\StockRequest;
+use App\Library\LessonSheet;
 use App\Library\PaperBench;
+use App\Models\Lesson;
 use App\Models\Stock;
 use App\Models\StockChange;
 use Cathedra\Core\Paper\Squaring;
@@ -87,5 +89,26 @@ final class StockController extends Controller
         $count($strips, (int) $given['count'], "put back from {$stock->name}");
 
         return response()->json(PaperBench::stock($strips->refresh()));
+    }
+
+    #[OA\Get(path: '/api/paper-needs', operationId: 'paperNeeds', responses: [new OA\Response(response: 200, description: 'what the lessons that are planned take together, by stock', content: new OA\JsonContent(type: 'array', items: new OA\Items(required: ['stock', 'name', 'lessons', 'sheets', 'have', 'short'], properties: [new OA\Property(property: 'stock', type: 'integer'), new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'lessons', type: 'integer'), new OA\Property(property: 'sheets', type: 'integer'), new OA\Property(property: 'have', type: 'integer', nullable: true), new OA\Property(property: 'short', type: 'integer')], type: 'object')))])]
+    public function needs(Request $request, LessonSheet $sheet): JsonResponse
+    {
+        $needs = [];
+        /** @var Collection<int, Lesson> $lessons */
+        $lessons = $this->organisation($request)->lessons()->with(LessonSheet::WITH)->whereNull('ended_at')->whereNotNull('stock_id')->orderBy('starts_at')->limit(100)->get();
+        foreach ($lessons as $lesson) {
+            $stock = $lesson->stock;
+            if ($stock === null) {
+                continue;
+            }
+            $need = $needs[$stock->id] ?? ['stock' => $stock->id, 'name' => $stock->name, 'lessons' => 0, 'sheets' => 0, 'have' => $stock->count, 'short' => 0];
+            $need['lessons']++;
+            $need['sheets'] += $sheet->card($lesson)->sheets ?? 0;
+            $need['short'] = $stock->count === null ? 0 : max(0, $need['sheets'] - $stock->count);
+            $needs[$stock->id] = $need;
+        }
+
+        return response()->json(array_values($needs));
     }
 }

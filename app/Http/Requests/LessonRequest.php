@@ -13,6 +13,11 @@ use Illuminate\Validation\Rule;
 /** A lesson: the slot is given by its start and either minutes or its end. */
 final class LessonRequest extends ApiRequest
 {
+    protected function prepareForValidation(): void
+    {
+        $this->readLengths(['side_mm']);
+    }
+
     /** @return array<string, mixed> */
     public function rules(ModelShelf $shelf): array
     {

@@ -10,6 +10,11 @@ use Illuminate\Validation\Rule;
 
 final class StockRequest extends ApiRequest
 {
+    protected function prepareForValidation(): void
+    {
+        $this->readLengths(['width_mm', 'height_mm', 'trim_mm']);
+    }
+
     /** @return array<string, mixed> */
     public function rules(): array
     {

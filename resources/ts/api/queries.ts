@@ -24,6 +24,14 @@ export function useTimes(group: MaybeRefOrGetter<number | null>) {
   return useQuery({ queryKey: ['times', group], queryFn: () => answer(client.GET('/api/groups/{group}/times', { params: { path: { group: toValue(group) ?? 0 } } })), enabled: computed(() => toValue(group) !== null) })
 }
 
+/** What the planned lessons take together, by stock. */
+export const usePaperNeeds = () => useQuery({ queryKey: ['paper-needs'], queryFn: () => answer(client.GET('/api/paper-needs')) })
+
+/** Each model against each stock, for the hands of a group. */
+export function usePaperTable(group: MaybeRefOrGetter<number | null>) {
+  return useQuery({ queryKey: ['paper-table', group], queryFn: () => answer(client.GET('/api/groups/{group}/paper', { params: { path: { group: toValue(group) ?? 0 } } })), enabled: computed(() => toValue(group) !== null) })
+}
+
 /** Folds and checks the text of a FOLD file; nothing is kept. */
 export const usePattern = () => useMutation({ mutationFn: (document: string) => answer(client.POST('/api/patterns', { body: { document } })) })
 

@@ -148,6 +148,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/ticks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["tick"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/marks": {
         parameters: {
             query?: never;
@@ -388,6 +404,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/paper-needs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["paperNeeds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -402,6 +434,7 @@ export interface components {
                 width: number;
                 height: number;
                 grammage: number;
+                kind: string;
                 source: string;
             }[];
             age_bands: {
@@ -690,6 +723,17 @@ export interface components {
             choices: string[];
             will_fold: components["schemas"]["WillFoldData"];
             prepare: components["schemas"]["PrepareData"];
+            /** @description what has to be done before, in order */
+            list: {
+                key: string;
+                text: string;
+                done: boolean;
+            }[];
+            /**
+             * Format: float
+             * @description the biggest square everybody can have from what is in the cupboard of this paper; null when there is not even that, or for uncut models
+             */
+            largest_for_all_mm: number | null;
         };
         /** @description A crease pattern somebody brought, folded and checked. mm. */
         PatternData: {
@@ -1234,6 +1278,33 @@ export interface operations {
             };
         };
     };
+    tick: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    key: string;
+                    done: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description kept */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     mark: {
         parameters: {
             query?: never;
@@ -1629,6 +1700,33 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StockData"];
+                };
+            };
+        };
+    };
+    paperNeeds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what the lessons that are planned take together, by stock */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        stock: number;
+                        name: string;
+                        lessons: number;
+                        sheets: number;
+                        have: number | null;
+                        short: number;
+                    }[];
                 };
             };
         };

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { type LessonData, Problem } from '../api/client'
+import { answer, client, type LessonData, Problem } from '../api/client'
 import { useSaveLesson, useStocks } from '../api/queries'
 import CutDrawing from '../parts/CutDrawing.vue'
+import { length } from '../parts/measure'
 import { inputOf } from './input'
 
 const props = defineProps<{ lesson: LessonData }>()
@@ -18,17 +19,26 @@ const errors = computed(() => (save.error.value instanceof Problem ? save.error.
 
 function submit() {
   const f = form.value
-  const side = String(f.side).trim().replace(',', '.')
-  save.mutate({ id: props.lesson.card.id, body: inputOf(props.lesson, { stock_id: f.stock, side_mm: side === '' ? null : Number(side), method: f.method, square_in_lesson: f.inLesson, paper_ready: f.ready }) })
+  save.mutate({ id: props.lesson.card.id, body: inputOf(props.lesson, { stock_id: f.stock, side_mm: length(f.side), method: f.method, square_in_lesson: f.inLesson, paper_ready: f.ready }) })
+}
+/** Kept at once; shown at once, and put right again should the server not have it. */
+async function tick(entry: { key: string; done: boolean }, done: boolean) {
+  entry.done = done
+  await answer(client.PUT('/api/lessons/{lesson}/ticks', { params: { path: { lesson: props.lesson.card.id } }, body: { key: entry.key, done } })).catch(() => { entry.done = !done })
 }
 watch(() => [form.value.stock, form.value.method, form.value.inLesson, form.value.ready], submit)
 
+const print = () => window.print()
 const title = computed(() => {
   const p = paper.value
   if (!p) return t('paper.choose')
   if (p.problem) return p.problem
+  if (p.uncut) return t('paper.titleUncut', { sheets: p.sheets, name: p.stock.name })
+  if (p.pieces.length > 1) return t('paper.titlePieces', { sheets: p.sheets, name: p.stock.name, list: p.pieces.map((piece) => `${piece.count} × ${round(piece.side_mm)} mm`).join(t('paper.and')) })
   return p.per_sheet === 1 ? t('paper.titleOne', { sheets: p.sheets, name: p.stock.name, side: round(p.side_mm) }) : t('paper.title', { sheets: p.sheets, name: p.stock.name, per: p.per_sheet })
 })
+/** An uncut sheet is drawn without squares. */
+const patterns = computed(() => (paper.value?.uncut ? [{ times: paper.value.sheets, squares: [] as { x_mm: number; y_mm: number; side_mm: number }[] }] : paper.value?.patterns ?? []))
 const have = computed(() => {
   const p = paper.value
   if (!p || p.problem) return ''
@@ -44,11 +54,23 @@ const have = computed(() => {
       <template v-if="paper && !paper.problem">
         <p class="quiet why">{{ paper.spare_reason }}</p>
         <p :class="paper.short > 0 ? 'warn' : 'good'" class="have">{{ have }}</p>
+        <ul v-if="paper.choices.length" class="choices"><li v-for="choice in paper.choices" :key="choice">{{ choice }}</li></ul>
+        <p class="fold" :class="paper.will_fold.verdict"><b>{{ t(`paper.fold_${paper.will_fold.verdict}`) }}</b> {{ paper.will_fold.reasons.join(' ') }}</p>
+        <p v-if="paper.largest_for_all_mm" class="quiet">{{ t('paper.forAll', { n: round(paper.largest_for_all_mm) }) }}</p>
+        <p v-if="paper.prepare.start_by" class="begin"><b>{{ t('paper.begin', { day: paper.prepare.start_by.slice(8, 10) + '.' + paper.prepare.start_by.slice(5, 7) + '.', time: paper.prepare.start_by.slice(11) }) }}</b> {{ t('paper.work', { n: paper.prepare.minutes, people: paper.prepare.people }) }}</p>
         <div class="drawn">
-          <CutDrawing :width="paper.stock.width_mm" :height="paper.stock.height_mm" :squares="paper.drawing" :by-diagonal="paper.by_diagonal" :strip="t('paper.strip')" :title="t('paper.drawing', { name: paper.stock.name })" />
+          <div v-if="paper.uncut || paper.pieces.length > 1" class="sheets">
+            <figure v-for="(pattern, i) in patterns" :key="i"><CutDrawing :width="paper.stock.width_mm" :height="paper.stock.height_mm" :squares="pattern.squares" :by-diagonal="false" strip="" :title="t('paper.drawing', { name: paper.stock.name })" /><figcaption>{{ t('paper.times', { n: pattern.times }) }}</figcaption></figure>
+            <p v-if="paper.optimal && !paper.uncut" class="good">{{ t('paper.optimal') }}</p>
+          </div>
+          <CutDrawing v-else :width="paper.stock.width_mm" :height="paper.stock.height_mm" :squares="paper.drawing" :by-diagonal="paper.by_diagonal" :strip="t('paper.strip')" :title="t('paper.drawing', { name: paper.stock.name })" />
           <div class="stack">
             <h2>{{ t('paper.howTo') }}</h2>
             <ol><li v-for="step in paper.steps" :key="step">{{ step }}</li></ol>
+            <template v-if="paper.list.length">
+              <h2>{{ t('paper.list') }}</h2>
+              <ul class="list ticks"><li v-for="entry in paper.list" :key="entry.key"><label :class="{ done: entry.done }"><input type="checkbox" :checked="entry.done" @change="tick(entry, ($event.target as HTMLInputElement).checked)"> {{ entry.text }}</label></li></ul>
+            </template>
             <p><b>{{ t('paper.finished', { w: round(paper.finished_mm[0] ?? 0), h: round(paper.finished_mm[1] ?? 0) }) }}</b></p>
             <p v-if="paper.by_diagonal && paper.strip_mm > 0" class="quiet">{{ t('paper.offcut', { w: round(paper.strip_mm), h: round(paper.side_mm) }) }}. {{ paper.further_mm.length ? t('paper.further', { list: paper.further_mm.map(round).join(', ') }) : '' }}</p>
           </div>
@@ -65,6 +87,7 @@ const have = computed(() => {
       <p v-if="save.error.value && !Object.keys(errors).length" class="warn" role="alert">{{ save.error.value.message }}</p>
       <v-btn type="submit" color="primary" :loading="save.isPending.value">{{ t('paper.save') }}</v-btn>
       <p v-if="paper" class="caution">{{ paper.caution }}</p>
+      <v-btn variant="text" @click="print">{{ t('paper.print') }}</v-btn>
     </form>
   </div>
 </template>
@@ -77,5 +100,18 @@ h1 { font-size: 1.9rem; }
 .drawn { display: grid; grid-template-columns: minmax(220px, 0.8fr) 1fr; gap: 28px; }
 ol { padding-left: 1.2em; display: grid; gap: 10px; margin: 0; font-size: 1.05rem; }
 .side { gap: 14px; }
+.drawn > .stack { align-content: start; }
+.ticks { display: grid; gap: 4px; }
+.ticks label { display: grid; grid-template-columns: 28px 1fr; align-items: start; padding: 6px 0; cursor: pointer; }
+.ticks input { width: 22px; height: 22px; accent-color: var(--tide-deep); }
+.ticks .done { color: var(--ink-2); text-decoration: line-through; }
+.choices { margin: -6px 0 12px; padding-left: 1.2em; }
+.fold { margin-bottom: 8px; padding: 8px 12px; border-left: 6px solid var(--tide); background: var(--paper); }
+.fold.hard { border-color: var(--now); }
+.fold.no { border-color: var(--warn); }
+.begin { margin-bottom: 14px; }
+.sheets { display: grid; grid-template-columns: repeat(auto-fill, minmax(150px, 1fr)); gap: 14px; align-content: start; }
+.sheets figure { margin: 0; }
+.sheets p { grid-column: 1 / -1; }
 @media (max-width: 900px) { .layout { grid-template-columns: 1fr; } }
 </style>
