@@ -15,6 +15,7 @@ Route::post('sign-in', [SessionController::class, 'store'])->middleware('throttl
 
 Route::middleware(['auth', 'throttle:api'])->group(function (): void {
     Route::get('me', [SessionController::class, 'show']);
+    Route::put('me', [SessionController::class, 'update']);
     Route::post('sign-out', [SessionController::class, 'destroy']);
     Route::get('home', HomeController::class);
 

@@ -7,7 +7,7 @@ namespace App\Data;
 use OpenApi\Attributes as OA;
 
 /** Who is signed in, and the lists every screen needs. */
-#[OA\Schema(required: ['name', 'organisation', 'formats', 'age_bands'])]
+#[OA\Schema(required: ['name', 'organisation', 'unit', 'formats', 'age_bands'])]
 final readonly class AccountData
 {
     /**
@@ -19,6 +19,8 @@ final readonly class AccountData
         public string $name,
         #[OA\Property]
         public string $organisation,
+        #[OA\Property(description: 'in which lengths are read', enum: ['mm', 'cm', 'in'])]
+        public string $unit,
         #[OA\Property(type: 'array', items: new OA\Items(required: ['key', 'name', 'width', 'height', 'grammage', 'kind', 'source'], properties: [
             new OA\Property(property: 'key', type: 'string'), new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'width', type: 'number'),
             new OA\Property(property: 'height', type: 'number'), new OA\Property(property: 'grammage', type: 'integer'), new OA\Property(property: 'kind', type: 'string'), new OA\Property(property: 'source', type: 'string'),

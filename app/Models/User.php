@@ -12,11 +12,14 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property int $organisation_id
  * @property string $name
  * @property string $email
+ * @property 'mm'|'cm'|'in' $unit
  * @property Organisation $organisation
  */
 final class User extends Authenticatable
 {
     protected $guarded = [];
+
+    protected $attributes = ['unit' => 'mm'];
 
     protected $hidden = ['password', 'remember_token'];
 

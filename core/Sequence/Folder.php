@@ -143,7 +143,7 @@ final class Folder
             return;
         }
         if ($step->name !== null) {
-            $this->sides[$step->name] = self::newCreases($before, $this->state);
+            $this->sides[$step->name] = NewCreases::between($before, $this->state);
         }
         $first = $before;
         $before = $this->state;
@@ -154,7 +154,7 @@ final class Folder
         };
         $this->bothSidesDiffer();
         if ($step->name !== null) {
-            $this->sides["{$step->name}-other"] = self::newCreases($before, $this->state);
+            $this->sides["{$step->name}-other"] = NewCreases::between($before, $this->state);
         }
     }
 
@@ -273,7 +273,7 @@ final class Folder
 
     private function nameCreases(Step $step, FoldedState $before): void
     {
-        $pieces = self::newCreases($before, $this->state);
+        $pieces = NewCreases::between($before, $this->state);
         if ($pieces !== []) {
             $this->creases[$step->label()] = $pieces;
             if ($step->name !== null) {
@@ -297,22 +297,5 @@ final class Folder
         return $best === null
             ? throw CannotFold::because('The mark does not lie on the paper.', $folded)
             : $this->state->placements[$best]->inverse()->of($folded);
-    }
-
-    /** @return list<array{Point, Point}> creases of $now that were not there before, or have been bent or opened since */
-    private static function newCreases(FoldedState $was, FoldedState $now): array
-    {
-        $pieces = [];
-        foreach ($now->pattern->creases() as $edge) {
-            $p = $now->pattern->vertices[$edge->a];
-            $q = $now->pattern->vertices[$edge->b];
-            $former = $was->pattern->edgeAt($p->toward($q, 0.5), 10 * $was->tolerance->length)?->assignment;
-            $turnedOnly = $former?->isFolded() === true && $edge->assignment->isFolded();
-            if (! $edge->isHidden() && $former !== $edge->assignment && ! $turnedOnly) {
-                $pieces[] = [$p, $q];
-            }
-        }
-
-        return $pieces;
     }
 }

@@ -123,6 +123,18 @@ final class PaperBenchTest extends TestCase
         self::assertSame([1, 5, 3, 2], array_values(array_intersect_key($this->getJson('/api/paper-needs')->json('0'), ['lessons' => 0, 'sheets' => 0, 'have' => 0, 'short' => 0])));
     }
 
+    public function testInchesAreReadOffTheRulerDownward(): void
+    {
+        [$lead, , $id] = $this->planned('drinking-cup', 10);
+        $this->putJson('/api/me', ['unit' => 'in'])->assertOk()->assertJsonPath('unit', 'in');
+        $this->actingAs($lead->refresh());
+        $steps = implode(' ', $this->getJson("/api/lessons/$id")->json('paper.steps'));
+        // 87 mm are 3.425 in: 3 6/16; 210 mm are 8 1/4 in and 0.45 mm, said as 0.5.
+        self::assertStringContainsString('A strip of 3 3/8 in', $steps);
+        self::assertStringContainsString('0.5 mm smaller than it could be, never larger', $steps);
+        $this->putJson('/api/me', ['unit' => 'furlong'])->assertStatus(422);
+    }
+
     public function testStripsArePutBack(): void
     {
         $this->actingAs($lead = $this->lead());

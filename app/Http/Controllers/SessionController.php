@@ -31,6 +31,18 @@ final class SessionController extends Controller
         return response()->json($this->account($request->user()));
     }
 
+    #[OA\Put(path: '/api/me', operationId: 'changeMe', requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['unit'], properties: [new OA\Property(property: 'unit', type: 'string', enum: ['mm', 'cm', 'in'])])), responses: [new OA\Response(response: 200, description: 'changed', content: new OA\JsonContent(ref: '#/components/schemas/AccountData'))])]
+    public function update(Request $request): JsonResponse
+    {
+        $given = $request->validate(['unit' => ['required', 'in:mm,cm,in']], ['unit.*' => 'Lengths are read in mm, cm or in.']);
+        $user = $request->user();
+        if ($user instanceof User) {
+            $user->update($given);
+        }
+
+        return response()->json($this->account($user));
+    }
+
     #[OA\Post(path: '/api/sign-in', operationId: 'signIn', requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['email', 'password'], properties: [new OA\Property(property: 'email', type: 'string'), new OA\Property(property: 'password', type: 'string')])), responses: [new OA\Response(response: 200, description: 'signed in', content: new OA\JsonContent(ref: '#/components/schemas/AccountData'))])]
     public function store(Request $request): JsonResponse
     {
@@ -68,6 +80,6 @@ final class SessionController extends Controller
         }
         $formats = array_map(static fn (array $f): array => ['key' => $f['key'], 'name' => $f['name'], 'width' => (float) $f['width'], 'height' => (float) $f['height'], 'grammage' => $f['grammage'], 'kind' => $f['kind'], 'source' => $f['source']], $this->files->formats());
 
-        return new AccountData($user->name, $user->organisation->name, $formats, $bands);
+        return new AccountData($user->name, $user->organisation->name, $user->unit, $formats, $bands);
     }
 }

@@ -284,7 +284,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["me"];
-        put?: never;
+        put: operations["changeMe"];
         post?: never;
         delete?: never;
         options?: never;
@@ -428,6 +428,11 @@ export interface components {
         AccountData: {
             name: string;
             organisation: string;
+            /**
+             * @description in which lengths are read
+             * @enum {string}
+             */
+            unit: "mm" | "cm" | "in";
             formats: {
                 key: string;
                 name: string;
@@ -1493,6 +1498,33 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changeMe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** @enum {string} */
+                    unit: "mm" | "cm" | "in";
+                };
+            };
+        };
+        responses: {
+            /** @description changed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountData"];
                 };
             };
         };

@@ -5,7 +5,7 @@ import { useI18n } from 'vue-i18n'
 import { answer, client, Problem, type StockChangeData, type StockData } from '../api/client'
 import { useMe, usePaperNeeds, useSaveStock, useStocks } from '../api/queries'
 import AskState from '../parts/AskState.vue'
-import { length } from '../parts/measure'
+import { length, useMeasure } from '../parts/measure'
 
 const { t } = useI18n()
 const me = useMe()
@@ -21,20 +21,25 @@ const sides = ['alike', 'coloured', 'printed', 'lined'] as const
 const log = ref<{ stock: number; changes: StockChangeData[] } | null>(null)
 const form = ref({ ...blank })
 const errors = computed(() => (save.error.value instanceof Problem ? save.error.value.fields : {}))
-const round = (n: number) => Math.round(n * 10) / 10
+const { unit, say, plain } = useMeasure()
+const units = ['mm', 'cm', 'in'] as const
+async function read(chosen: string) {
+  await answer(client.PUT('/api/me', { body: { unit: units.find((u) => u === chosen) ?? 'mm' } }))
+  await cache.invalidateQueries()
+}
 const number = (text: string) => { const value = String(text).trim().replace(',', '.'); return value === '' ? null : Number(value) }
 
 function pick(key: string) {
   const format = me.data.value?.formats.find((f) => f.key === key)
-  if (format) form.value = { ...form.value, format: key, name: format.name, width: String(format.width), height: String(format.height), grammage: String(format.grammage), kind: kinds.find((k) => k === format.kind) ?? 'other' }
+  if (format) form.value = { ...form.value, format: key, name: format.name, width: plain(format.width), height: plain(format.height), grammage: String(format.grammage), kind: kinds.find((k) => k === format.kind) ?? 'other' }
 }
 function change(stock: StockData) {
   editing.value = stock.id
-  form.value = { format: 'own', name: stock.name, width: String(stock.width_mm), height: String(stock.height_mm), grammage: String(stock.grammage ?? ''), count: String(stock.count ?? ''), kind: stock.kind, sides: stock.sides, trim: String(stock.trim_mm), version: stock.version }
+  form.value = { format: 'own', name: stock.name, width: plain(stock.width_mm), height: plain(stock.height_mm), grammage: String(stock.grammage ?? ''), count: String(stock.count ?? ''), kind: stock.kind, sides: stock.sides, trim: plain(stock.trim_mm), version: stock.version }
 }
 async function submit() {
   const f = form.value
-  const body = { name: f.name, width_mm: length(f.width) ?? 0, height_mm: length(f.height) ?? 0, grammage: number(f.grammage), count: number(f.count), kind: f.kind, sides: f.sides, trim_mm: length(f.trim) ?? 0, ...(editing.value === null || f.version === null ? {} : { version: f.version }) }
+  const body = { name: f.name, width_mm: length(f.width, unit.value) ?? 0, height_mm: length(f.height, unit.value) ?? 0, grammage: number(f.grammage), count: number(f.count), kind: f.kind, sides: f.sides, trim_mm: length(f.trim, unit.value) ?? 0, ...(editing.value === null || f.version === null ? {} : { version: f.version }) }
   if (await save.mutateAsync({ ...(editing.value === null ? {} : { id: editing.value }), body }).catch(() => null)) {
     form.value = { ...blank }
     editing.value = null
@@ -71,8 +76,8 @@ async function remove(stock: StockData) {
       <ul class="list">
         <li v-for="stock in stocks.data.value" :key="stock.id" class="pile">
           <svg viewBox="-2 -2 104 104" width="76" height="76" aria-hidden="true"><g :transform="`scale(${100 / Math.max(stock.width_mm, stock.height_mm)})`"><rect :width="stock.width_mm" :height="stock.height_mm" fill="#FDFCF8" stroke="#17252D" stroke-width="3" /><rect :width="stock.square_mm" :height="stock.square_mm" fill="#0E6E7C" /></g></svg>
-          <span><b class="name">{{ stock.name }}</b><br><span class="quiet">{{ round(stock.width_mm) }} × {{ round(stock.height_mm) }} mm<template v-if="stock.grammage">, {{ stock.grammage }} {{ t('cupboard.grammage') }}</template>, {{ t(`cupboard.kind_${stock.kind}`) }}, {{ t(`cupboard.sides_${stock.sides}`) }}</span></span>
-          <span>{{ t('cupboard.gives', { side: round(stock.square_mm), strip: round(stock.strip_mm) }) }}<template v-if="needOf(stock.id)"><br><b :class="(needOf(stock.id)?.short ?? 0) > 0 ? 'warn' : 'good'">{{ t((needOf(stock.id)?.short ?? 0) > 0 ? 'cupboard.needShort' : 'cupboard.need', { n: needOf(stock.id)?.sheets, lessons: needOf(stock.id)?.lessons, short: needOf(stock.id)?.short }) }}</b></template></span>
+          <span><b class="name">{{ stock.name }}</b><br><span class="quiet">{{ say(stock.width_mm, stock.height_mm) }}<template v-if="stock.grammage">, {{ stock.grammage }} {{ t('cupboard.grammage') }}</template>, {{ t(`cupboard.kind_${stock.kind}`) }}, {{ t(`cupboard.sides_${stock.sides}`) }}</span></span>
+          <span>{{ t('cupboard.gives', { side: say(stock.square_mm), strip: say(stock.strip_mm) }) }}<template v-if="needOf(stock.id)"><br><b :class="(needOf(stock.id)?.short ?? 0) > 0 ? 'warn' : 'good'">{{ t((needOf(stock.id)?.short ?? 0) > 0 ? 'cupboard.needShort' : 'cupboard.need', { n: needOf(stock.id)?.sheets, lessons: needOf(stock.id)?.lessons, short: needOf(stock.id)?.short }) }}</b></template></span>
           <b class="count">{{ stock.count ?? t('cupboard.plenty') }}</b>
           <span class="row"><v-btn variant="text" height="44" :aria-expanded="log?.stock === stock.id" @click="show(stock)">{{ t('cupboard.log') }}</v-btn><v-btn variant="outlined" height="44" @click="change(stock)">{{ t('cupboard.change') }}</v-btn><v-btn variant="text" height="44" :aria-label="t('cupboard.remove', { name: stock.name })" @click="remove(stock)">{{ t('app.remove') }}</v-btn></span>
           <div v-if="log?.stock === stock.id" class="log">
@@ -81,11 +86,12 @@ async function remove(stock: StockData) {
           </div>
         </li>
       </ul>
-      <p><RouterLink :to="{ name: 'paper-table' }">{{ t('cupboard.table') }}</RouterLink></p>
+      <p class="row"><RouterLink :to="{ name: 'paper-table' }">{{ t('cupboard.table') }}</RouterLink>
+        <label class="units">{{ t('cupboard.units') }} <select :value="unit" @change="read(($event.target as HTMLSelectElement).value)"><option v-for="u in units" :key="u" :value="u">{{ t(`cupboard.unit_${u}`) }}</option></select></label></p>
     </section>
     <form class="sheet stack" novalidate @submit.prevent="submit">
       <h2>{{ editing === null ? t('cupboard.add') : t('cupboard.change') }}</h2>
-      <v-select :model-value="form.format" :label="t('cupboard.format')" :items="[...(me.data.value?.formats ?? []).map((f) => ({ value: f.key, title: `${f.name}, ${f.width} × ${f.height} mm` })), { value: 'own', title: t('cupboard.own') }]" @update:model-value="pick" />
+      <v-select :model-value="form.format" :label="t('cupboard.format')" :items="[...(me.data.value?.formats ?? []).map((f) => ({ value: f.key, title: `${f.name}, ${say(f.width, f.height)}` })), { value: 'own', title: t('cupboard.own') }]" @update:model-value="pick" />
       <v-text-field v-model="form.name" :label="t('cupboard.name')" :error-messages="errors['name']" />
       <div class="pair"><v-text-field v-model="form.width" inputmode="decimal" :label="t('cupboard.width')" :hint="t('cupboard.measure')" :error-messages="errors['width_mm']" /><v-text-field v-model="form.height" inputmode="decimal" :label="t('cupboard.height')" :error-messages="errors['height_mm']" /></div>
       <div class="pair"><v-text-field v-model="form.grammage" inputmode="numeric" :label="t('cupboard.grammage')" :error-messages="errors['grammage']" /><v-text-field v-model="form.count" inputmode="numeric" :label="t('cupboard.count')" :hint="t('cupboard.countHint')" persistent-hint :error-messages="errors['count']" /></div>
@@ -105,6 +111,8 @@ async function remove(stock: StockData) {
 .count { font-size: 1.4rem; text-align: right; }
 .pair { display: grid; grid-template-columns: 1fr 1fr; gap: 12px; }
 .row { gap: 4px; flex-wrap: nowrap; }
+.units { margin-left: auto; }
+.units select { font: inherit; font-weight: 650; background: var(--paper); border: 0; border-bottom: 3px solid var(--tide); min-height: 44px; padding: 0 8px; }
 .log { grid-column: 1 / -1; padding-left: 98px; display: grid; gap: 6px; }
 .undone { text-decoration: line-through; color: var(--ink-2); }
 @media (max-width: 1000px) { .layout { grid-template-columns: 1fr; } .pile { grid-template-columns: 84px 1fr 60px; } .pile > span:nth-child(3) { grid-column: 2; } .pile > span:last-child { grid-column: 2; } }

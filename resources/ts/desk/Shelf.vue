@@ -6,9 +6,11 @@ import type { ModelSummary } from '../api/client'
 import { useGroups, useModels, useTimes } from '../api/queries'
 import AskState from '../parts/AskState.vue'
 import FoldPicture from '../parts/FoldPicture.vue'
+import { useMeasure } from '../parts/measure'
 
 const { t } = useI18n()
 const models = useModels()
+const { say } = useMeasure()
 const groups = useGroups()
 /** What was wished is kept while the tab is open, so that a look at a model loses nothing. */
 const wish = useSessionStorage('shelf', { group: null as number | null, minutes: 40, fold: '', paper: '', noScissors: false, size: null as number | null })
@@ -54,7 +56,7 @@ const why = (m: ModelSummary) => (tooYoung(m) ? t('shelf.tooYoung', { n: m.age_f
       {{ t('shelf.from2') }}
       <select v-model="wish.paper" :aria-label="t('shelf.paper')"><option value="">{{ t('shelf.anyPaper') }}</option><option value="square">{{ t('shelf.square') }}</option><option value="oblong">{{ t('shelf.oblong') }}</option></select>,
       {{ t('shelf.finishedUpTo') }}
-      <select v-model="wish.size" :aria-label="t('shelf.size')"><option :value="null">{{ t('shelf.anySize') }}</option><option v-for="mm in [60, 100, 150]" :key="mm" :value="mm">{{ mm }} mm</option></select>,
+      <select v-model="wish.size" :aria-label="t('shelf.size')"><option :value="null">{{ t('shelf.anySize') }}</option><option v-for="mm in [60, 100, 150]" :key="mm" :value="mm">{{ say(mm) }}</option></select>,
       <label><input v-model="wish.noScissors" type="checkbox"> {{ t('shelf.noScissors') }}</label>
     </p>
     <p v-if="fitting.length === 0" class="warn" role="status">{{ t('shelf.none') }} <button type="button" class="again" @click="all">{{ t('shelf.all') }}</button></p>
@@ -68,7 +70,7 @@ const why = (m: ModelSummary) => (tooYoung(m) ? t('shelf.tooYoung', { n: m.age_f
         <span class="facts">
           <b v-if="group" :class="why(model) ? 'warn' : 'good'">{{ t('shelf.takes', { n: minutes.get(model.slug) ?? '…', group: group.name }) }}<template v-if="why(model)">: {{ why(model) }}</template></b>
           <b>{{ model.folds.join(', ') }}</b>
-          <span class="quiet">{{ t('shelf.from', { a: SAMPLE, w: Math.round((model.measures['width'] ?? model.width_per_side) * SAMPLE), h: Math.round((model.measures['depth'] ?? model.measures['height'] ?? model.height_per_side) * SAMPLE) }) }}</span>
+          <span class="quiet">{{ t('shelf.from', { a: say(SAMPLE), size: say(Math.round((model.measures['width'] ?? model.width_per_side) * SAMPLE), Math.round((model.measures['depth'] ?? model.measures['height'] ?? model.height_per_side) * SAMPLE)) }) }}</span>
           <span v-if="model.scissors || model.sheets > 1" class="quiet">{{ [model.scissors ? t('shelf.scissors') : '', model.sheets > 1 ? t('shelf.two', { n: model.sheets }) : ''].filter((w) => w).join(', ') }}</span>
         </span>
       </RouterLink>

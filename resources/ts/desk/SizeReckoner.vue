@@ -2,10 +2,12 @@
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { ModelSummary } from '../api/client'
+import { useMeasure } from '../parts/measure'
 
 /** From the sheet to the model and back: any of the numbers may be typed. Sizes grow with the side, volume with its cube. */
 const props = defineProps<{ summary: ModelSummary }>()
 const { t } = useI18n()
+const { say } = useMeasure()
 const side = ref(150)
 const m = computed(() => props.summary.measures)
 const widthPer = computed(() => m.value['width'] ?? props.summary.width_per_side)
@@ -25,15 +27,15 @@ const long = (short: number, ratio: number) => Math.round(short * Math.max(ratio
   <div class="stack">
     <h2>{{ t('shelf.calc') }}</h2>
     <p class="answer">
-      <template v-if="m['height'] !== undefined">{{ t('shelf.form', { w: mm(m['width']), d: mm(m['depth']), h: mm(m['height']) }) }}<template v-if="m['volume'] !== undefined">, {{ t('shelf.volume', { n: volume }) }}</template></template>
-      <template v-else>{{ t('shelf.flat', { w: mm(summary.width_per_side), h: mm(summary.height_per_side) }) }}</template>
+      <template v-if="m['height'] !== undefined">{{ t('shelf.form', { base: say(mm(m['width']), mm(m['depth'])), h: say(mm(m['height'])) }) }}<template v-if="m['volume'] !== undefined">, {{ t('shelf.volume', { n: volume }) }}</template></template>
+      <template v-else>{{ t('shelf.flat', { size: say(mm(summary.width_per_side), mm(summary.height_per_side)) }) }}</template>
     </p>
     <div class="row">
       <v-text-field v-model.lazy="typed" class="number" type="number" min="10" max="2000" :label="t('shelf.side')" />
       <v-text-field v-model.number="width" class="number" type="number" min="1" :label="t('shelf.want')" />
       <v-text-field v-if="m['volume'] !== undefined" v-model.number="volume" class="number" type="number" min="1" :label="t('shelf.wantVolume')" />
     </div>
-    <p class="quiet">{{ t('shelf.sheetOf', { a: side, b: long(side, summary.ratio) }) }}<span v-for="part in summary.parts" :key="part.title">, {{ t('shelf.part', { title: part.title, a: Math.round(side * part.scale), b: long(side * part.scale, part.ratio) }) }}</span></p>
+    <p class="quiet">{{ t('shelf.sheetOf', { size: say(side, long(side, summary.ratio)) }) }}<span v-for="part in summary.parts" :key="part.title">, {{ t('shelf.part', { title: part.title, size: say(Math.round(side * part.scale), long(side * part.scale, part.ratio)) }) }}</span></p>
   </div>
 </template>
 

@@ -4,7 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { answer, client, type LessonData, Problem } from '../api/client'
 import { useSaveLesson, useStocks } from '../api/queries'
 import CutDrawing from '../parts/CutDrawing.vue'
-import { length } from '../parts/measure'
+import { length, useMeasure } from '../parts/measure'
 import { inputOf } from './input'
 
 const props = defineProps<{ lesson: LessonData }>()
@@ -12,14 +12,14 @@ const { t } = useI18n()
 const stocks = useStocks()
 const save = useSaveLesson()
 const paper = computed(() => props.lesson.paper)
-const round = (n: number) => Math.round(n * 10) / 10
+const { unit, say, plain } = useMeasure()
 
-const form = ref({ stock: props.lesson.stock_id, side: props.lesson.wanted_side_mm === null ? '' : String(props.lesson.wanted_side_mm), method: props.lesson.method, inLesson: props.lesson.square_in_lesson, ready: props.lesson.card.paper_ready })
+const form = ref({ stock: props.lesson.stock_id, side: props.lesson.wanted_side_mm === null ? '' : plain(props.lesson.wanted_side_mm), method: props.lesson.method, inLesson: props.lesson.square_in_lesson, ready: props.lesson.card.paper_ready })
 const errors = computed(() => (save.error.value instanceof Problem ? save.error.value.fields : {}))
 
 function submit() {
   const f = form.value
-  save.mutate({ id: props.lesson.card.id, body: inputOf(props.lesson, { stock_id: f.stock, side_mm: length(f.side), method: f.method, square_in_lesson: f.inLesson, paper_ready: f.ready }) })
+  save.mutate({ id: props.lesson.card.id, body: inputOf(props.lesson, { stock_id: f.stock, side_mm: length(f.side, unit.value), method: f.method, square_in_lesson: f.inLesson, paper_ready: f.ready }) })
 }
 /** Kept at once; shown at once, and put right again should the server not have it. */
 async function tick(entry: { key: string; done: boolean }, done: boolean) {
@@ -34,8 +34,8 @@ const title = computed(() => {
   if (!p) return t('paper.choose')
   if (p.problem) return p.problem
   if (p.uncut) return t('paper.titleUncut', { sheets: p.sheets, name: p.stock.name })
-  if (p.pieces.length > 1) return t('paper.titlePieces', { sheets: p.sheets, name: p.stock.name, list: p.pieces.map((piece) => `${piece.count} × ${round(piece.side_mm)} mm`).join(t('paper.and')) })
-  return p.per_sheet === 1 ? t('paper.titleOne', { sheets: p.sheets, name: p.stock.name, side: round(p.side_mm) }) : t('paper.title', { sheets: p.sheets, name: p.stock.name, per: p.per_sheet })
+  if (p.pieces.length > 1) return t('paper.titlePieces', { sheets: p.sheets, name: p.stock.name, list: p.pieces.map((piece) => `${piece.count} × ${say(piece.side_mm)}`).join(t('paper.and')) })
+  return p.per_sheet === 1 ? t('paper.titleOne', { sheets: p.sheets, name: p.stock.name, side: say(p.side_mm) }) : t('paper.title', { sheets: p.sheets, name: p.stock.name, per: p.per_sheet })
 })
 /** An uncut sheet is drawn without squares. */
 const patterns = computed(() => (paper.value?.uncut ? [{ times: paper.value.sheets, squares: [] as { x_mm: number; y_mm: number; side_mm: number }[] }] : paper.value?.patterns ?? []))
@@ -56,7 +56,7 @@ const have = computed(() => {
         <p :class="paper.short > 0 ? 'warn' : 'good'" class="have">{{ have }}</p>
         <ul v-if="paper.choices.length" class="choices"><li v-for="choice in paper.choices" :key="choice">{{ choice }}</li></ul>
         <p class="fold" :class="paper.will_fold.verdict"><b>{{ t(`paper.fold_${paper.will_fold.verdict}`) }}</b> {{ paper.will_fold.reasons.join(' ') }}</p>
-        <p v-if="paper.largest_for_all_mm" class="quiet">{{ t('paper.forAll', { n: round(paper.largest_for_all_mm) }) }}</p>
+        <p v-if="paper.largest_for_all_mm" class="quiet">{{ t('paper.forAll', { n: say(paper.largest_for_all_mm) }) }}</p>
         <p v-if="paper.prepare.start_by" class="begin"><b>{{ t('paper.begin', { day: paper.prepare.start_by.slice(8, 10) + '.' + paper.prepare.start_by.slice(5, 7) + '.', time: paper.prepare.start_by.slice(11) }) }}</b> {{ t('paper.work', { n: paper.prepare.minutes, people: paper.prepare.people }) }}</p>
         <div class="drawn">
           <div v-if="paper.uncut || paper.pieces.length > 1" class="sheets">
@@ -71,16 +71,16 @@ const have = computed(() => {
               <h2>{{ t('paper.list') }}</h2>
               <ul class="list ticks"><li v-for="entry in paper.list" :key="entry.key"><label :class="{ done: entry.done }"><input type="checkbox" :checked="entry.done" @change="tick(entry, ($event.target as HTMLInputElement).checked)"> {{ entry.text }}</label></li></ul>
             </template>
-            <p><b>{{ t('paper.finished', { w: round(paper.finished_mm[0] ?? 0), h: round(paper.finished_mm[1] ?? 0) }) }}</b></p>
-            <p v-if="paper.by_diagonal && paper.strip_mm > 0" class="quiet">{{ t('paper.offcut', { w: round(paper.strip_mm), h: round(paper.side_mm) }) }}. {{ paper.further_mm.length ? t('paper.further', { list: paper.further_mm.map(round).join(', ') }) : '' }}</p>
+            <p><b>{{ t('paper.finished', { size: say(...paper.finished_mm) }) }}</b></p>
+            <p v-if="paper.by_diagonal && paper.strip_mm > 0" class="quiet">{{ t('paper.offcut', { size: say(paper.strip_mm, paper.side_mm) }) }}. {{ paper.further_mm.length ? t('paper.further', { list: paper.further_mm.map((mm) => say(mm)).join(', ') }) : '' }}</p>
           </div>
         </div>
       </template>
       <p v-if="stocks.data.value?.length === 0" class="caution">{{ t('paper.empty') }} <RouterLink :to="{ name: 'cupboard' }">{{ t('places.cupboard') }}</RouterLink></p>
     </section>
     <form class="sheet stack side no-print" novalidate @submit.prevent="submit">
-      <v-select v-model="form.stock" :label="t('paper.stock')" :items="(stocks.data.value ?? []).map((s) => ({ value: s.id, title: `${s.name}, ${round(s.width_mm)} × ${round(s.height_mm)}` }))" :error-messages="errors['stock_id']" />
-      <v-text-field v-model="form.side" :label="t('paper.side')" inputmode="decimal" :hint="paper ? t('paper.largest', { n: round(paper.largest_mm) }) : ''" persistent-hint :error-messages="errors['side_mm']" />
+      <v-select v-model="form.stock" :label="t('paper.stock')" :items="(stocks.data.value ?? []).map((s) => ({ value: s.id, title: `${s.name}, ${say(s.width_mm, s.height_mm)}` }))" :error-messages="errors['stock_id']" />
+      <v-text-field v-model="form.side" :label="t('paper.side')" inputmode="decimal" :hint="paper ? t('paper.largest', { n: say(paper.largest_mm) }) : ''" persistent-hint :error-messages="errors['side_mm']" />
       <v-select v-model="form.method" :label="t('paper.method')" :items="(['scissors', 'tear'] as const).map((m) => ({ value: m, title: t(`paper.${m}`) }))" />
       <v-checkbox v-model="form.inLesson" :label="t('paper.inLesson')" />
       <v-checkbox v-model="form.ready" :label="t('paper.ready')" />

@@ -1,7 +1,35 @@
-/** What was typed for a length: a number of mm, or the text as it stands ("8 1/2 in"), which the server reads. Nothing: null. */
-export function length(text: string | number): number | null {
+import { computed } from 'vue'
+import { useMe } from '../api/queries'
+
+export type Unit = 'mm' | 'cm' | 'in'
+
+/** The largest mark of the ruler that is not longer, to a sixteenth of an inch. */
+function underRuler(mm: number): string {
+  const ticks = Math.floor((mm / 25.4) * 16 + 1e-9)
+  let [top, bottom] = [ticks % 16, 16]
+  while (top > 0 && top % 2 === 0) { top /= 2; bottom /= 2 }
+  const whole = Math.floor(ticks / 16)
+  return `${whole > 0 || top === 0 ? whole : ''}${top > 0 ? ` ${top}/${bottom}` : ''}`.trim()
+}
+
+/** A length for reading, without its unit; never more than it is. */
+export function figure(mm: number, unit: Unit): string {
+  if (unit === 'in') return underRuler(mm)
+  return unit === 'cm' ? (Math.floor(mm + 1e-9) / 10).toFixed(1) : String(Math.floor(mm * 10 + 1e-6) / 10)
+}
+
+/** Lengths in the units of whoever is signed in. */
+export function useMeasure() {
+  const me = useMe()
+  const unit = computed<Unit>(() => me.data.value?.unit ?? 'mm')
+  return { unit, plain: (mm: number) => figure(mm, unit.value), say: (...mm: number[]) => `${mm.map((one) => figure(one, unit.value)).join(' × ')} ${unit.value}` }
+}
+
+/** What was typed for a length: a number of mm, or text with its unit ("8 1/2 in"), which the server reads. Nothing: null. */
+export function length(text: string | number, unit: Unit): number | null {
   const plain = String(text).trim()
   if (plain === '') return null
   const number = Number(plain.replace(',', '.'))
-  return Number.isFinite(number) ? number : (plain as unknown as number)
+  if (unit === 'mm' && Number.isFinite(number)) return number
+  return (/[a-z"″]$/i.test(plain) ? plain : `${plain} ${unit}`) as unknown as number
 }

@@ -1,0 +1,29 @@
+import { describe, expect, it } from 'vitest'
+import { figure, length } from './measure'
+
+describe('measure', () => {
+  it('reads off the ruler downward, never up', () => {
+    expect(figure(210, 'in')).toBe('8 1/4')
+    expect(figure(215.9, 'in')).toBe('8 1/2')
+    expect(figure(22.3, 'in')).toBe('7/8')
+    expect(figure(1, 'in')).toBe('0')
+    for (let mm = 1; mm < 400; mm += 0.7) {
+      const read = figure(mm, 'in').split(' ').reduce((sum, part) => sum + (part.includes('/') ? Number(part.split('/')[0]) / Number(part.split('/')[1]) : Number(part)), 0)
+      expect(read * 25.4).toBeLessThanOrEqual(mm + 1e-6)
+      expect(read * 25.4).toBeGreaterThan(mm - 25.4 / 16 - 1e-6)
+    }
+  })
+
+  it('cuts cm and mm off instead of rounding up', () => {
+    expect(figure(148.59, 'mm')).toBe('148.5')
+    expect(figure(209.9, 'cm')).toBe('20.9')
+  })
+
+  it('sends plain mm as numbers and everything else with its unit', () => {
+    expect(length('21,5', 'mm')).toBe(21.5)
+    expect(length('', 'in')).toBeNull()
+    expect(length('8 1/2', 'in')).toBe('8 1/2 in')
+    expect(length('21 cm', 'in')).toBe('21 cm')
+    expect(length('8.5', 'in')).toBe('8.5 in')
+  })
+})
