@@ -29,9 +29,10 @@ final readonly class ModelInsight
         foreach ($model->steps as $i => $step) {
             $steps[] = StepInsight::of($step, array_slice($model->steps, 0, $i), $scale);
         }
-        $scores = array_map(static fn (StepInsight $s): float => $s->score, $steps);
+        $folds = array_filter($steps, static fn (int $i): bool => ! $model->steps[$i]->step->kind->isForm(), ARRAY_FILTER_USE_KEY);
+        $scores = array_map(static fn (StepInsight $s): float => $s->score, $folds) ?: [0.0];
         $hard = [];
-        foreach ($steps as $i => $insight) {
+        foreach ($folds as $i => $insight) {
             if ($insight->level >= $scale->hardFrom || $insight->score === max($scores)) {
                 $hard[] = $model->steps[$i]->step->number;
             }

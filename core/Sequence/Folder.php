@@ -145,8 +145,7 @@ final class Folder
         if ($step->name !== null) {
             $this->sides[$step->name] = NewCreases::between($before, $this->state);
         }
-        $first = $before;
-        $before = $this->state;
+        [$first, $before] = [$before, $this->state];
         match ($step->also) {
             'mirrored' => $this->once($step, ! $mirrored, false, $first),
             'opposite' => $this->once($step, $mirrored, false, $first, true),

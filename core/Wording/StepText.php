@@ -123,7 +123,7 @@ final readonly class StepText
         $alignment = $step->step->alignment;
         if ($alignment instanceof Bring) {
             $setting = new Setting($action->state, [], [], false);
-            $what = $alignment->what instanceof LineRef ? self::lineAt($places, $crease->grip, $action) : $places->point($crease->grip);
+            $what = $alignment->what instanceof LineRef ? self::taken($alignment->what, $setting, $places, $crease->grip, $action) : $places->point($crease->grip);
             $to = $alignment->to instanceof LineRef ? $places->line(self::target($alignment->to, $setting, $action)) : $places->point($crease->landing);
 
             return $words->say('steps', 'bring'.$away, ['what' => $what, 'to' => $to]);
@@ -147,6 +147,20 @@ final readonly class StepText
         } catch (CathedraException) { // a named crease or mark: known to the folder, not here
             return $action->crease->line ?? throw new \LogicException('A creasing step has a crease.');
         }
+    }
+
+    /** The edge or crease that is taken hold of; where its name is known to the folder only, the one at the grip. */
+    private static function taken(LineRef $what, Setting $setting, Places $places, Point $grip, Action $action): string
+    {
+        try {
+            $line = $what->trace($setting)->line;
+            if (abs($line->distanceTo($grip)) < 1e-5 * $action->state->sheet->diagonal()) {
+                return $places->line($line);
+            }
+        } catch (CathedraException) { // a named crease or mark
+        }
+
+        return self::lineAt($places, $grip, $action);
     }
 
     private static function lineAt(Places $places, Point $grip, Action $action): string

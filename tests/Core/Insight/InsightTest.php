@@ -70,6 +70,9 @@ final class InsightTest extends TestCase
         foreach (Folds::slugs() as $slug) {
             $insight = self::of(Folds::library($slug));
             self::assertNotSame([], $insight->hard, $slug);
+            foreach ($insight->hard as $number) {
+                self::assertFalse(Folds::library($slug)->sequence->steps[$number - 1]->kind->isForm(), 'a hard moment is something one folds');
+            }
             self::assertSame(max([0, ...array_map(static fn ($s): int => $s->level, $insight->steps)]), $insight->level);
         }
     }

@@ -179,6 +179,8 @@ final class LibraryTest extends TestCase
         $cup = Folds::library('drinking-cup')->steps;
         self::assertSame(['Diagonal fold', 'Bring the bottom corner to the top corner.'], [StepText::of($cup[1], $words)->name, StepText::of($cup[1], $words)->sentence]);
         self::assertSame('Bring the right corner to a point on the left edge. Take all 2 layers together.', StepText::of($cup[3], $words)->sentence);
+        $box = Folds::library('oblong-box')->steps;
+        self::assertStringStartsWith('Bring the top edge to the bottom edge.', StepText::of($box[2], $words)->sentence, 'though other edges end at its middle');
         self::assertContains('Two loose points at the top, which can be moved apart.', Checks::of($cup[1]->after, $words));
         self::assertContains('The bottom edge is closed, a fold.', Checks::of($cup[1]->after, $words));
     }
