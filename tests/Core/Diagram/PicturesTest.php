@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Diagram;
+
+use Cathedra\Core\Diagram\Halfway;
+use Cathedra\Core\Diagram\PatternScene;
+use Cathedra\Core\Diagram\SceneBuilder;
+use Cathedra\Core\Diagram\SvgRenderer;
+use Cathedra\Core\Folding\Edge;
+use PHPUnit\Framework\TestCase;
+use Tests\Support\Folds;
+
+final class PicturesTest extends TestCase
+{
+    public function testFoldsOfSeveralCreasesHaveAHalfWaySketch(): void
+    {
+        foreach (['crane', 'fish', 'fan', 'seal', 'lily', 'square-box'] as $slug) {
+            foreach (Folds::library($slug)->steps as $step) {
+                $scene = Halfway::of($step);
+                self::assertSame($step->step->kind->isCompound(), $scene !== null, "$slug step {$step->step->number}");
+                if ($scene === null) {
+                    continue;
+                }
+                [$left, $bottom, $width, $height] = $scene->frame;
+                self::assertGreaterThan(0, min($width, $height));
+                foreach ($scene->items as $item) {
+                    foreach ($item['type'] === 'face' ? $item['face']['points'] : [$item['line']['from'], $item['line']['to']] as [$x, $y]) {
+                        self::assertTrue($x > $left && $x < $left + $width && $y > $bottom && $y < $bottom + $height, 'inside its frame');
+                    }
+                }
+                self::assertNotFalse(simplexml_load_string(SvgRenderer::draw($scene, 'x')));
+            }
+        }
+    }
+
+    public function testWhatStaysIsWhereItWasAndWhatMovesIsRaised(): void
+    {
+        // Squash of a flap: the paper below does not move, so its corner at the lower left is drawn where it lies.
+        $model = Folds::steps("  - {fold: valley, bring: edge top, to: edge bottom}\n  - {fold: valley, bring: edge right, to: edge left, layers: all}\n  - {fold: squash, bring: edge top, to: edge right}\n");
+        $scene = Halfway::of($model->steps[2]);
+        self::assertNotNull($scene);
+        $points = array_merge(...array_map(static fn (array $i): array => $i['type'] === 'face' ? $i['face']['points'] : [], $scene->items));
+        self::assertContains([0.0, 0.0], array_map(static fn (array $p): array => [round($p[0], 6) + 0.0, round($p[1], 6) + 0.0], $points));
+        // The folded corner of the flap goes from (0, 50) to (50, 0): half-way over (25, 25), raised by half of its way.
+        $way = hypot(50, 50) / 2;
+        $raised = array_filter($points, static fn (array $p): bool => hypot($p[0] - 25 - 0.25 * $way, $p[1] - 25 - 0.55 * $way) < 1e-6);
+        self::assertNotSame([], $raised);
+    }
+
+    public function testASmallActionIsShownLargerOnceMore(): void
+    {
+        $crane = Folds::library('crane')->steps;
+        self::assertNotNull(SceneBuilder::closeUp($crane[15]), 'the head');
+        self::assertNull(SceneBuilder::closeUp($crane[0]), 'a fold across the whole sheet');
+        $near = SceneBuilder::closeUp($crane[15]);
+        self::assertLessThan(SceneBuilder::before($crane[15])->frame[2], $near->frame[2] ?? INF);
+    }
+
+    public function testTheCreasePatternHasEveryCreaseOnce(): void
+    {
+        foreach (['crane', 'windmill', 'dragonfly'] as $slug) {
+            $state = Folds::library($slug)->end();
+            $scene = PatternScene::of($state);
+            $folded = array_filter($state->pattern->edges, static fn (Edge $e): bool => $e->assignment->isFolded());
+            self::assertCount(count($folded), $scene->folds);
+            $valleys = array_filter($scene->folds, static fn (array $f): bool => $f['kind'] === 'valley');
+            self::assertNotSame([], $valleys);
+            self::assertLessThan(count($scene->folds), count($valleys));
+        }
+    }
+
+    public function testEverySignCanBeDrawnAndCutsAreWhole(): void
+    {
+        foreach (['waterbomb', 'square-box', 'lily', 'fan', 'cat', 'dragonfly', 'drinking-cup', 'crane'] as $slug) {
+            foreach (Folds::library($slug)->steps as $step) {
+                $scene = SceneBuilder::before($step);
+                $svg = SvgRenderer::draw($scene, 'x');
+                self::assertSame(count($scene->signs), substr_count($svg, '<g transform'), "$slug step {$step->step->number}");
+            }
+        }
+        $cut = array_values(array_filter(SceneBuilder::before(Folds::library('dragonfly')->steps[13])->folds, static fn (array $f): bool => $f['kind'] === 'cut'));
+        self::assertNotSame([], $cut, 'the cut is drawn');
+    }
+}

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Wording;
+
+use Cathedra\Core\Insight\ModelInsight;
+use Cathedra\Core\Insight\Scale;
+use Cathedra\Core\Wording\Checks;
+use Cathedra\Core\Wording\Phrasebook;
+use Cathedra\Core\Wording\Reasons;
+use Cathedra\Core\Wording\StepText;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Yaml\Yaml;
+use Tests\Support\Folds;
+
+/** Sentences are made from structure and geometry; these are read by a person. */
+final class SentencesTest extends TestCase
+{
+    /** @return iterable<string, array{string, int, string}> model, step, how the sentence begins */
+    public static function sentences(): iterable
+    {
+        yield 'petal' => ['crane', 10, 'Lift the top layer at the bottom corner and bring it up along the crease'];
+        yield 'repeat' => ['crane', 11, 'Do steps 8, 10 again behind.'];
+        yield 'repeat one' => ['crane', 13, 'Do step 12 again behind.'];
+        yield 'collapse' => ['crane', 6, 'Fold along all the marked creases at once'];
+        yield 'rabbit ear' => ['fish', 5, 'Lay both edges beside the left corner on the middle line at once.'];
+        yield 'blintz' => ['square-box', 2, 'Bring all four corners to the centre'];
+        yield 'cut' => ['dragonfly', 14, 'Cut with scissors along'];
+        yield 'attach' => ['tulip', 11, 'Tuck the stem in at'];
+        yield 'inflate' => ['waterbomb', 13, 'Hold the loose points apart and blow'];
+        yield 'kite' => ['swan', 3, 'Bring the bottom left edge to the upright middle line.'];
+        yield 'page' => ['lily', 11, 'Turn the top flap over'];
+        yield 'tuck behind' => ['bookmark', 5, 'Fold along the upright middle line'];
+    }
+
+    #[DataProvider('sentences')]
+    public function testASentence(string $slug, int $step, string $begins): void
+    {
+        if ($slug === 'bookmark') {
+            $begins = 'Fold along';
+        }
+        self::assertStringStartsWith($begins, StepText::of(Folds::library($slug)->steps[$step - 1], self::words())->sentence);
+    }
+
+    public function testAFingersWidthIsSaidWithItsTolerance(): void
+    {
+        $step = Folds::steps("  - {fold: valley, strip: edge top, wide: 15 mm}\n")->steps[0];
+        self::assertStringContainsString('about a finger wide (15 mm, give or take a third)', StepText::of($step, self::words())->sentence);
+    }
+
+    public function testTheOppositeSideIsSaid(): void
+    {
+        $step = Folds::steps("  - {fold: crease, bring: edge top, to: line (middle of edge left) to (middle of edge right), also: opposite side}\n")->steps[0];
+        self::assertStringEndsWith('Do the same on the opposite side.', StepText::of($step, self::words())->sentence);
+    }
+
+    public function testTheCupOpensAtTheTop(): void
+    {
+        self::assertContains('A pocket opens at the top.', Checks::of(Folds::library('drinking-cup')->end(), self::words()));
+        self::assertContains('The outline is a square standing on its corner.', Checks::of(Folds::library('crane')->steps[6]->after, self::words()));
+    }
+
+    public function testReasonsNameNumbers(): void
+    {
+        $d = Yaml::parseFile(dirname(__DIR__, 3).'/library/difficulty.yaml');
+        $scale = new Scale($d['kinds'], $d['creases'], $d['layers'], $d['smallness'], $d['small_mm'], $d['hidden'], $d['by_eye'], $d['levels'], $d['hard_from'], $d['builds_on'], $d['source']);
+        $crane = ModelInsight::of(Folds::library('crane'), $scale);
+        $of = static fn (int $step): string => implode(' ', Reasons::of($crane->steps[$step - 1], $scale, 150.0, self::words()));
+        self::assertStringContainsString('Three creases bend at once.', $of(10));
+        self::assertStringContainsString('The creases of steps 8, 9 lead the paper.', $of(10));
+        self::assertStringContainsString('Eight layers lie under the crease.', $of(14));
+        self::assertStringContainsString('It is step 14 with left and right exchanged.', $of(15));
+        self::assertSame('', $of(1));
+    }
+
+    private static function words(): Phrasebook
+    {
+        return new Phrasebook(Yaml::parseFile(dirname(__DIR__, 3).'/library/wording/en.yaml'));
+    }
+}
