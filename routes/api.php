@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\GroupController;
 use App\Http\Controllers\HomeController;
 use App\Http\Controllers\LessonController;
+use App\Http\Controllers\MeasureController;
 use App\Http\Controllers\ModelController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\StockController;
@@ -37,6 +38,10 @@ Route::middleware(['auth', 'throttle:api'])->group(function (): void {
     Route::apiResource('stocks', StockController::class)->except('show');
     Route::apiResource('lessons', LessonController::class);
     Route::put('lessons/{lesson}/position', [LessonController::class, 'position']);
+    Route::get('lessons/{lesson}/measures', [MeasureController::class, 'show']);
+    Route::put('lessons/{lesson}/readings', [MeasureController::class, 'read']);
+    Route::get('square-check', [MeasureController::class, 'square']);
+    Route::get('display-string', [MeasureController::class, 'display']);
     Route::put('lessons/{lesson}/ticks', [LessonController::class, 'tick']);
     Route::get('paper-needs', [StockController::class, 'needs']);
     Route::post('lessons/{lesson}/marks', [LessonController::class, 'mark']);

@@ -88,10 +88,10 @@ final class LibraryFiles
         return $this->yaml('/paper-formats.yaml');
     }
 
-    /** @return array{spoil_rate: array{values: array<int, float>}, spare_risk: array{value: float}, torn_kerf_mm: array{value: float}, squaring_seconds: array{scissors: int, tear: int}, density: array{values: array<string, float>}, stack_mm: array{good: float, most: float}, dexterity_mm: array{good: array<string, float>, least: array<string, float>}, table_mm: array{value: int}, practice: array{value: int}, sorting_seconds: array{value: int}, cautions: array{scissors: string, tear: string}} */
+    /** @return array{spoil_rate: array{values: array<int, float>}, spare_risk: array{value: float}, torn_kerf_mm: array{value: float}, squaring_seconds: array{scissors: int, tear: int}, density: array{values: array<string, float>}, stack_mm: array{good: float, most: float}, dexterity_mm: array{good: array<string, float>, least: array<string, float>}, square_tolerance: array{values: array<int, float>}, table_mm: array{value: int}, practice: array{value: int}, sorting_seconds: array{value: int}, cautions: array{scissors: string, tear: string}} */
     public function paperRules(): array
     {
-        /** @var array{spoil_rate: array{values: array<int, float>}, spare_risk: array{value: float}, torn_kerf_mm: array{value: float}, squaring_seconds: array{scissors: int, tear: int}, density: array{values: array<string, float>}, stack_mm: array{good: float, most: float}, dexterity_mm: array{good: array<string, float>, least: array<string, float>}, table_mm: array{value: int}, practice: array{value: int}, sorting_seconds: array{value: int}, cautions: array{scissors: string, tear: string}} */
+        /** @var array{spoil_rate: array{values: array<int, float>}, spare_risk: array{value: float}, torn_kerf_mm: array{value: float}, squaring_seconds: array{scissors: int, tear: int}, density: array{values: array<string, float>}, stack_mm: array{good: float, most: float}, dexterity_mm: array{good: array<string, float>, least: array<string, float>}, square_tolerance: array{values: array<int, float>}, table_mm: array{value: int}, practice: array{value: int}, sorting_seconds: array{value: int}, cautions: array{scissors: string, tear: string}} */
         return $this->yaml('/paper-rules.yaml');
     }
 

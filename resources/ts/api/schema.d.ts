@@ -228,6 +228,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/measures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["measures"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["read"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/square-check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["squareCheck"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/display-string": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["displayString"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/models": {
         parameters: {
             query?: never;
@@ -540,6 +604,25 @@ export interface components {
             step: number;
             /** @enum {string} */
             kind: "done" | "help";
+        };
+        /** @description Predicted sizes of a form that is not flat, and what the learners read. mm; volume in ml. */
+        MeasureData: {
+            /** Format: float */
+            side_mm: number;
+            predicted: {
+                name: string;
+                title: string;
+                mm: number;
+            }[];
+            /** Format: float */
+            volume_ml: number | null;
+            readings: {
+                learner: number;
+                name: string;
+                mm: number;
+                difference_mm: number;
+                why: string;
+            }[];
         };
         /** @description A model with all its steps, by the ways that were chosen. */
         ModelData: {
@@ -1398,6 +1481,121 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    measures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description predicted empty: the model is flat */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeasureData"];
+                };
+            };
+        };
+    };
+    read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    learner: number;
+                    name: string;
+                    /** @description as read, "35" or "1 3/8 in"; empty takes it back */
+                    value: string;
+                    /** @enum {string} */
+                    unit: "mm" | "cm" | "in";
+                };
+            };
+        };
+        responses: {
+            /** @description kept */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    squareCheck: {
+        parameters: {
+            query: {
+                side: string;
+                first: string;
+                second: string;
+                model: string;
+                unit?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description whether the square is true enough for the model, by its diagonals */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        passes: boolean;
+                        text: string;
+                    };
+                };
+            };
+        };
+    };
+    displayString: {
+        parameters: {
+            query: {
+                model: string;
+                side: number;
+                models: number;
+                gap: number;
+                goal: number;
+                per_lesson: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description a string of finished models: mm and g */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        length_mm: number;
+                        drop_mm: number;
+                        beads: number;
+                        weight_g: number;
+                        lessons: number | null;
+                    };
+                };
             };
         };
     };

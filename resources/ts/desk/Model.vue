@@ -7,6 +7,7 @@ import { useModel, useModels } from '../api/queries'
 import AskState from '../parts/AskState.vue'
 import FoldPicture from '../parts/FoldPicture.vue'
 import SizeReckoner from './SizeReckoner.vue'
+import StringReckoner from './StringReckoner.vue'
 
 const props = defineProps<{ slug: string }>()
 const { t } = useI18n()
@@ -80,6 +81,7 @@ const choose = (route: string, way: string) => { ways.value = { ...ways.value, [
     </ol>
     <section class="hints">
       <div v-for="list in lists" :key="list.key" class="rule"><h2>{{ t(`shelf.${list.key}`) }}</h2><p v-for="text in list.texts" :key="text">{{ text }}</p></div>
+      <div class="rule"><h2>{{ t('string.title') }}</h2><StringReckoner :model="slug" /></div>
       <div class="rule"><h2>{{ t('shelf.get') }}</h2><div class="creases"><FoldPicture :scene="model.data.value.pattern" :title="t('shelf.creases')" /></div><p><a :href="get('creases.svg')">{{ t('shelf.creases') }}</a></p><p><a :href="get('fold')">{{ t('shelf.foldFile') }}</a></p></div>
     </section>
   </div>

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { answer, client, type FinishData, type LessonData } from '../api/client'
 import FinishMark from '../parts/FinishMark.vue'
+import Measures from './Measures.vue'
 
 const props = defineProps<{ lesson: LessonData }>()
 const { t } = useI18n()
@@ -47,6 +48,7 @@ async function enter(learner: number, outcome: FinishData['outcome'], step: numb
         </div>
       </li>
     </ul>
+    <Measures :lesson="lesson" />
   </section>
 </template>
 

@@ -6,6 +6,7 @@ import { useSaveLesson, useStocks } from '../api/queries'
 import CutDrawing from '../parts/CutDrawing.vue'
 import { length, useMeasure } from '../parts/measure'
 import { inputOf } from './input'
+import SquareCheck from './SquareCheck.vue'
 
 const props = defineProps<{ lesson: LessonData }>()
 const { t } = useI18n()
@@ -71,6 +72,7 @@ const have = computed(() => {
               <h2>{{ t('paper.list') }}</h2>
               <ul class="list ticks"><li v-for="entry in paper.list" :key="entry.key"><label :class="{ done: entry.done }"><input type="checkbox" :checked="entry.done" @change="tick(entry, ($event.target as HTMLInputElement).checked)"> {{ entry.text }}</label></li></ul>
             </template>
+            <SquareCheck v-if="!paper.uncut" class="no-print" :side="paper.side_mm" :model="lesson.card.model" />
             <p><b>{{ t('paper.finished', { size: say(...paper.finished_mm) }) }}</b></p>
             <p v-if="paper.by_diagonal && paper.strip_mm > 0" class="quiet">{{ t('paper.offcut', { size: say(paper.strip_mm, paper.side_mm) }) }}. {{ paper.further_mm.length ? t('paper.further', { list: paper.further_mm.map((mm) => say(mm)).join(', ') }) : '' }}</p>
           </div>

@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Data\MeasureData;
+use App\Library\LibraryFiles;
+use App\Library\ModelShelf;
+use App\Models\Lesson;
+use App\Models\Reading;
+use Cathedra\Core\Paper\BadPaper;
+use Cathedra\Core\Paper\DisplayString;
+use Cathedra\Core\Paper\Length;
+use Cathedra\Core\Paper\Reading as Measured;
+use Cathedra\Core\Paper\SquareCheck;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+use OpenApi\Attributes as OA;
+
+/** Rulers: predicted and read sizes, the two diagonals of a square, strings of finished models. */
+final class MeasureController extends Controller
+{
+    /** mm of string for knots and the loop; estimate. */
+    private const KNOTS = 150.0;
+
+    public function __construct(private readonly ModelShelf $shelf, private readonly LibraryFiles $files)
+    {
+    }
+
+    #[OA\Get(path: '/api/lessons/{lesson}/measures', operationId: 'measures', parameters: [new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'predicted empty: the model is flat', content: new OA\JsonContent(ref: '#/components/schemas/MeasureData'))])]
+    public function show(Lesson $lesson): JsonResponse
+    {
+        $model = $this->shelf->summary($lesson->model);
+        $lesson->loadMissing('stock');
+        $side = $lesson->used_paper['side_mm'] ?? $lesson->side_mm ?? ($lesson->stock === null ? 150.0 : min($lesson->stock->width_mm, $lesson->stock->height_mm));
+        $words = $this->files->words();
+        $predicted = [];
+        foreach (array_diff_key($model->measures, ['volume' => 0]) as $name => $per) {
+            $predicted[$name] = ['name' => $name, 'title' => $words->say('measures', $name), 'mm' => round($per * $side, 1)];
+        }
+        $stack = 2 * ($lesson->stock->grammage ?? 80) / 800;
+        /** @var Collection<int, Reading> $kept */
+        $kept = Reading::query()->where('lesson_id', $lesson->id)->get();
+        $readings = [];
+        foreach ($kept as $reading) {
+            if (isset($predicted[$reading->name])) {
+                $of = Measured::against($predicted[$reading->name]['mm'], $reading->mm, $stack);
+                $readings[] = ['learner' => $reading->learner_id, 'name' => $reading->name, 'mm' => $reading->mm, 'difference_mm' => round($of->difference(), 1), 'why' => $words->say('measures', $of->why)];
+            }
+        }
+
+        return response()->json(new MeasureData($side, array_values($predicted), isset($model->measures['volume']) ? round($model->measures['volume'] * $side ** 3 / 1000, 1) : null, $readings));
+    }
+
+    #[OA\Put(path: '/api/lessons/{lesson}/readings', operationId: 'read', parameters: [new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['learner', 'name', 'value', 'unit'], properties: [new OA\Property(property: 'learner', type: 'integer'), new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'value', description: 'as read, "35" or "1 3/8 in"; empty takes it back', type: 'string'), new OA\Property(property: 'unit', type: 'string', enum: ['mm', 'cm', 'in'])])), responses: [new OA\Response(response: 204, description: 'kept')])]
+    public function read(Request $request, Lesson $lesson): Response
+    {
+        $given = $request->validate(['learner' => ['required', 'integer', Rule::exists('learners', 'id')->where('group_id', $lesson->group_id)], 'name' => ['required', Rule::in(['width', 'depth', 'height'])], 'value' => ['present', 'nullable', 'string', 'max:40'], 'unit' => ['required', Rule::in(['mm', 'cm', 'in'])]],
+            ['learner.exists' => 'That learner is not in this group.', 'value.*' => 'Write a length, such as 35 mm or 1 3/8 in.']);
+        $of = ['lesson_id' => $lesson->id, 'learner_id' => $given['learner'], 'name' => $given['name']];
+        if (trim((string) $given['value']) === '') {
+            Reading::query()->where($of)->delete();
+
+            return response()->noContent();
+        }
+        $mm = self::length((string) $given['value'], $given['unit'], 'value');
+        if ($mm > 2000) {
+            throw ValidationException::withMessages(['value' => 'That is longer than any sheet. Check the unit.']);
+        }
+        Reading::query()->updateOrCreate($of, ['mm' => $mm]);
+
+        return response()->noContent();
+    }
+
+    #[OA\Get(path: '/api/square-check', operationId: 'squareCheck', parameters: [new OA\Parameter(name: 'side', in: 'query', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'first', in: 'query', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'second', in: 'query', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'model', in: 'query', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'unit', in: 'query', schema: new OA\Schema(type: 'string'))], responses: [new OA\Response(response: 200, description: 'whether the square is true enough for the model, by its diagonals', content: new OA\JsonContent(required: ['passes', 'text'], properties: [new OA\Property(property: 'passes', type: 'boolean'), new OA\Property(property: 'text', type: 'string')]))])]
+    public function square(Request $request): JsonResponse
+    {
+        $given = $request->validate(['side' => ['required', 'string', 'max:40'], 'first' => ['required', 'string', 'max:40'], 'second' => ['required', 'string', 'max:40'], 'unit' => ['sometimes', Rule::in(['mm', 'cm', 'in'])], 'model' => ['required', 'string', fn (string $at, mixed $value, \Closure $fail) => is_string($value) && $this->shelf->has($value) ?: $fail('There is no such model on the shelf.')]],
+            ['first.required' => 'Measure the first diagonal.', 'second.required' => 'Measure the second diagonal.']);
+        $unit = $given['unit'] ?? 'mm';
+        [$side, $first, $second] = array_map(fn (string $key): float => self::length($given[$key], $unit, $key), ['side', 'first', 'second']);
+        foreach (['first' => $first, 'second' => $second] as $key => $diagonal) {
+            if (abs($diagonal / ($side * M_SQRT2) - 1) > 0.15) {
+                throw ValidationException::withMessages([$key => 'This is no diagonal of that square: it should have about '.Length::say($side * M_SQRT2, $unit).'.']);
+            }
+        }
+        $tolerance = $this->files->paperRules()['square_tolerance']['values'][$this->shelf->summary($given['model'])->difficulty];
+        $check = SquareCheck::of($side, $first, $second, $tolerance);
+        $words = $this->files->words();
+        $with = ['off' => (string) round($check['off_degrees'], 1), 'allowed' => Length::say($check['allowed_mm'], 'mm'), 'trim' => Length::say($check['trim_mm'], 'mm')];
+
+        return response()->json(['passes' => $check['passes'], 'text' => $words->say('measures', $check['passes'] ? 'square' : 'not-square', $with)]);
+    }
+
+    #[OA\Get(path: '/api/display-string', operationId: 'displayString', parameters: [new OA\Parameter(name: 'model', in: 'query', required: true, schema: new OA\Schema(type: 'string')), new OA\Parameter(name: 'side', in: 'query', required: true, schema: new OA\Schema(type: 'number')), new OA\Parameter(name: 'models', in: 'query', required: true, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'gap', in: 'query', required: true, schema: new OA\Schema(type: 'number')), new OA\Parameter(name: 'goal', in: 'query', required: true, schema: new OA\Schema(type: 'integer')), new OA\Parameter(name: 'per_lesson', in: 'query', required: true, schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'a string of finished models: mm and g', content: new OA\JsonContent(required: ['length_mm', 'drop_mm', 'beads', 'weight_g', 'lessons'], properties: [new OA\Property(property: 'length_mm', type: 'number'), new OA\Property(property: 'drop_mm', type: 'number'), new OA\Property(property: 'beads', type: 'integer'), new OA\Property(property: 'weight_g', type: 'number'), new OA\Property(property: 'lessons', type: 'integer', nullable: true)]))])]
+    public function display(Request $request): JsonResponse
+    {
+        $given = $request->validate(['model' => ['required', 'string', fn (string $at, mixed $value, \Closure $fail) => is_string($value) && $this->shelf->has($value) ?: $fail('There is no such model on the shelf.')], 'side' => ['required', 'numeric', 'between:10,2000'], 'models' => ['required', 'integer', 'between:1,1000'], 'gap' => ['required', 'numeric', 'between:0,1000'], 'goal' => ['required', 'integer', 'between:0,1000000'], 'per_lesson' => ['required', 'integer', 'between:0,60']]);
+        $model = $this->shelf->summary($given['model']);
+        $string = DisplayString::of((int) $given['models'], ($model->measures['height'] ?? $model->height_per_side) * (float) $given['side'], (float) $given['gap'], self::KNOTS, (float) $given['side'] ** 2 * max($model->ratio, 1 / $model->ratio), 80, (int) $given['goal'], (float) $given['per_lesson']);
+
+        return response()->json(['length_mm' => round($string->length, 1), 'drop_mm' => round($string->drop, 1), 'beads' => $string->beads, 'weight_g' => round($string->weight, 1), 'lessons' => $string->lessons]);
+    }
+
+    /** @param  'mm'|'cm'|'in'  $unit */
+    private static function length(string $text, string $unit, string $field): float
+    {
+        try {
+            return Length::parse($text, $unit);
+        } catch (BadPaper $e) {
+            throw ValidationException::withMessages([$field => $e->getMessage()]);
+        }
+    }
+}
