@@ -7,7 +7,7 @@ namespace App\Data;
 use OpenApi\Attributes as OA;
 
 /** The answer to "what paper, how cut": squares for everybody from one stock. Lengths in mm. */
-#[OA\Schema(required: ['stock', 'method', 'side_mm', 'largest_mm', 'by_diagonal', 'strip_mm', 'further_mm', 'per_sheet', 'squares', 'spares', 'spare_reason', 'sheets', 'short', 'drawing', 'finished_mm', 'steps', 'caution', 'problem', 'uncut', 'practice', 'pieces', 'patterns', 'optimal', 'choices', 'will_fold', 'prepare', 'list', 'largest_for_all_mm'])]
+#[OA\Schema(required: ['stock', 'method', 'side_mm', 'largest_mm', 'by_diagonal', 'strip_mm', 'further_mm', 'per_sheet', 'squares', 'spares', 'spare_reason', 'sheets', 'short', 'drawing', 'finished_mm', 'steps', 'caution', 'problem', 'uncut', 'practice', 'pieces', 'patterns', 'optimal', 'choices', 'will_fold', 'prepare', 'list', 'largest_for_all_mm', 'squaring'])]
 final readonly class PaperData
 {
     /**
@@ -19,6 +19,7 @@ final readonly class PaperData
      * @param  list<array{times: int, squares: list<array{x_mm: float, y_mm: float, side_mm: float}>}>  $patterns
      * @param  list<string>  $choices
      * @param  list<array{key: string, text: string, done: bool}>  $list
+     * @param  list<array<string, mixed>>  $squaring
      */
     public function __construct(
         #[OA\Property(ref: '#/components/schemas/StockData')]
@@ -77,6 +78,8 @@ final readonly class PaperData
         public array $list,
         #[OA\Property(description: 'the biggest square everybody can have from what is in the cupboard of this paper; null when there is not even that, or for uncut models')]
         public ?float $largest_for_all_mm,
+        #[OA\Property(description: 'pictures of squaring by the diagonal fold; empty where squares are cut otherwise', type: 'array', items: new OA\Items(ref: '#/components/schemas/Scene'))]
+        public array $squaring,
     ) {
     }
 }

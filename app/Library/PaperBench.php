@@ -64,7 +64,8 @@ final readonly class PaperBench
             $problem === null ? [...$this->steps($paper, $one, $byDiagonal, $method, $patterns, $model), ...($this->unit === 'in' && ! $paper->uncut ? [$words->say('paper', 'ruler', ['short' => self::mm(Length::underRuler($paper->side)['short_mm'])])] : [])] : [], $rules['cautions'][$method === 'tear' ? 'tear' : 'scissors'], $problem,
             $paper->uncut, $practice, array_map(static fn (array $p): array => ['title' => $p['title'], 'side_mm' => $p['side'], 'count' => $p['count']], $paper->pieces), $patterns, $paper->plan['optimal'] ?? true,
             $problem === null ? $this->choices($paper, $practice) : [], $this->willFold($record, $model, $lesson->group->age_band, $paper->side), $this->prepare($lesson, $paper, $method),
-            $problem === null ? $this->list($lesson, $paper, $learners, $model) : [], $paper->uncut ? null : self::floored(LargestSquare::from([$stock], $paper->sets, $kerf, $record->trim_mm)['side_mm'] ?? null));
+            $problem === null ? $this->list($lesson, $paper, $learners, $model) : [], $paper->uncut ? null : self::floored(LargestSquare::from([$stock], $paper->sets, $kerf, $record->trim_mm)['side_mm'] ?? null),
+            $byDiagonal && $one->squaring->strip > 0 ? SquaringPictures::of($stock->width, $stock->height) : []);
     }
 
     /** Whether a model can be folded from a stock. */

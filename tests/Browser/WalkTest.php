@@ -176,6 +176,15 @@ final class WalkTest extends TestCase
         $b->saying('Pier class, 2', 'span');
         $b->click('Plan this lesson', 'button')->waitForPath('#/paper$#');
         self::assertStringContainsString('one square of 210 mm', $b->saying('4 sheets of A4', 'h1')->getText());
+        self::assertNotSame([], $this->all('svg.drawing'), 'the cutting plan is drawn');
+        $b->driver->executeScript('window.print = () => { document.title = "printed" }');
+        $b->click('Print this page', 'button');
+        self::assertSame('printed', $b->driver->getTitle());
+        $this->all('.ticks input')[0]->click();
+        $b->until(fn (): bool => count($this->all('.ticks .done')) === 1, 'ticked');
+        usleep(500_000);
+        $b->visit($b->path())->saying('4 sheets of A4', 'h1');
+        self::assertCount(1, $this->all('.ticks .done'), 'ticked after a reload too');
     }
 
     public function testNoSeriousFaultForAssistiveTechnology(): void
@@ -194,7 +203,7 @@ final class WalkTest extends TestCase
         $faults = $check('/sign-in');
         $this->signIn();
         $lesson = preg_match('#/lessons/(\d+)/#', (string) $b->find('.strip a')->getAttribute('href'), $m) === 1 ? $m[1] : '0';
-        foreach (['/', '/shelf', '/shelf/crane', '/patterns', '/cupboard', '/groups', '/groups/1', "/lessons/$lesson/choose", "/lessons/$lesson/paper", "/lessons/$lesson/plan", "/lessons/$lesson/keep", "/lessons/$lesson/teach"] as $path) {
+        foreach (['/', '/shelf', '/shelf/crane', '/patterns', '/cupboard', '/cupboard/models', '/groups', '/groups/1', "/lessons/$lesson/choose", "/lessons/$lesson/paper", "/lessons/$lesson/plan", "/lessons/$lesson/keep", "/lessons/$lesson/teach"] as $path) {
             $faults = [...$faults, ...$check($path)];
         }
         self::assertSame([], $faults);

@@ -135,6 +135,19 @@ final class PaperBenchTest extends TestCase
         $this->putJson('/api/me', ['unit' => 'furlong'])->assertStatus(422);
     }
 
+    public function testSquaringIsShownByTheEngine(): void
+    {
+        [, , $id] = $this->planned('drinking-cup', 10);
+        $pictures = $this->getJson("/api/lessons/$id")->json('paper.squaring');
+        self::assertCount(4, $pictures);
+        self::assertSame('cut', $pictures[1]['folds'][0]['kind'], 'the strip is cut off along the edge of the triangle');
+        [, , $width, $height] = $pictures[3]['frame'];
+        self::assertEqualsWithDelta($width, $height, 0.1, 'a square is left');
+        self::assertGreaterThan(210.0, $width);
+        [, , $id] = $this->planned('cat', 10, ['side_mm' => 140]);
+        self::assertSame([], $this->getJson("/api/lessons/$id")->json('paper.squaring'));
+    }
+
     public function testStripsArePutBack(): void
     {
         $this->actingAs($lead = $this->lead());

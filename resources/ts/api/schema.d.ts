@@ -822,6 +822,8 @@ export interface components {
              * @description the biggest square everybody can have from what is in the cupboard of this paper; null when there is not even that, or for uncut models
              */
             largest_for_all_mm: number | null;
+            /** @description pictures of squaring by the diagonal fold; empty where squares are cut otherwise */
+            squaring: components["schemas"]["Scene"][];
         };
         /** @description A crease pattern somebody brought, folded and checked. mm. */
         PatternData: {

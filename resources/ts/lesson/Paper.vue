@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { answer, client, type LessonData, Problem } from '../api/client'
 import { useSaveLesson, useStocks } from '../api/queries'
 import CutDrawing from '../parts/CutDrawing.vue'
+import FoldPicture from '../parts/FoldPicture.vue'
 import { length, useMeasure } from '../parts/measure'
 import { inputOf } from './input'
 import SquareCheck from './SquareCheck.vue'
@@ -23,9 +24,11 @@ function submit() {
   save.mutate({ id: props.lesson.card.id, body: inputOf(props.lesson, { stock_id: f.stock, side_mm: length(f.side, unit.value), method: f.method, square_in_lesson: f.inLesson, paper_ready: f.ready }) })
 }
 /** Kept at once; shown at once, and put right again should the server not have it. */
-async function tick(entry: { key: string; done: boolean }, done: boolean) {
-  entry.done = done
-  await answer(client.PUT('/api/lessons/{lesson}/ticks', { params: { path: { lesson: props.lesson.card.id } }, body: { key: entry.key, done } })).catch(() => { entry.done = !done })
+const ticked = ref<Record<string, boolean>>({})
+const isDone = (entry: { key: string; done: boolean }) => ticked.value[entry.key] ?? entry.done
+async function tick(key: string, done: boolean) {
+  ticked.value = { ...ticked.value, [key]: done }
+  await answer(client.PUT('/api/lessons/{lesson}/ticks', { params: { path: { lesson: props.lesson.card.id } }, body: { key, done } })).catch(() => { ticked.value = { ...ticked.value, [key]: !done } })
 }
 watch(() => [form.value.stock, form.value.method, form.value.inLesson, form.value.ready], submit)
 
@@ -67,10 +70,11 @@ const have = computed(() => {
           <CutDrawing v-else :width="paper.stock.width_mm" :height="paper.stock.height_mm" :squares="paper.drawing" :by-diagonal="paper.by_diagonal" :strip="t('paper.strip')" :title="t('paper.drawing', { name: paper.stock.name })" />
           <div class="stack">
             <h2>{{ t('paper.howTo') }}</h2>
+            <div v-if="paper.squaring.length" class="squaring"><FoldPicture v-for="(scene, i) in paper.squaring" :key="i" :scene="scene" :title="t('paper.picture', { n: i + 1 })" /></div>
             <ol><li v-for="step in paper.steps" :key="step">{{ step }}</li></ol>
             <template v-if="paper.list.length">
               <h2>{{ t('paper.list') }}</h2>
-              <ul class="list ticks"><li v-for="entry in paper.list" :key="entry.key"><label :class="{ done: entry.done }"><input type="checkbox" :checked="entry.done" @change="tick(entry, ($event.target as HTMLInputElement).checked)"> {{ entry.text }}</label></li></ul>
+              <ul class="list ticks"><li v-for="entry in paper.list" :key="entry.key"><label :class="{ done: isDone(entry) }"><input type="checkbox" :checked="isDone(entry)" @change="tick(entry.key, ($event.target as HTMLInputElement).checked)"> {{ entry.text }}</label></li></ul>
             </template>
             <SquareCheck v-if="!paper.uncut" class="no-print" :side="paper.side_mm" :model="lesson.card.model" />
             <p><b>{{ t('paper.finished', { size: say(...paper.finished_mm) }) }}</b></p>
@@ -103,6 +107,7 @@ h1 { font-size: 1.9rem; }
 ol { padding-left: 1.2em; display: grid; gap: 10px; margin: 0; font-size: 1.05rem; }
 .side { gap: 14px; }
 .drawn > .stack { align-content: start; }
+.squaring { display: grid; grid-template-columns: repeat(4, 1fr); gap: 10px; height: 120px; }
 .ticks { display: grid; gap: 4px; }
 .ticks label { display: grid; grid-template-columns: 28px 1fr; align-items: start; padding: 6px 0; cursor: pointer; }
 .ticks input { width: 22px; height: 22px; accent-color: var(--tide-deep); }
