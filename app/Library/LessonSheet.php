@@ -42,7 +42,7 @@ final readonly class LessonSheet
         $plan = $this->plan($lesson);
 
         return new LessonData(
-            $this->cardFrom($lesson, $paper, $plan),
+            $this->cardFrom($lesson, $paper === null ? null : [$paper->sheets, $paper->short], $plan),
             $this->group($lesson->group),
             $lesson->helpers,
             $lesson->stock_id,
@@ -64,7 +64,9 @@ final readonly class LessonSheet
     {
         $lesson->loadMissing(self::WITH);
 
-        return $this->cardFrom($lesson, $this->paper($lesson), $this->plan($lesson));
+        $sheets = $lesson->stock === null ? null : $this->bench->sheets($lesson, $lesson->stock, self::learners($lesson), $this->shelf->summary($lesson->model));
+
+        return $this->cardFrom($lesson, $sheets, $this->plan($lesson));
     }
 
     public function group(Group $group): GroupData
@@ -91,14 +93,15 @@ final readonly class LessonSheet
         )], $this->files->slugs());
     }
 
-    private function cardFrom(Lesson $lesson, ?PaperData $paper, RunSheet $plan): LessonCard
+    /** @param  array{int, int}|null  $sheets  to take, and missing; null: no paper is chosen */
+    private function cardFrom(Lesson $lesson, ?array $sheets, RunSheet $plan): LessonCard
     {
         $model = $this->shelf->summary($lesson->model);
 
         return new LessonCard($lesson->id, $lesson->model, (object) ($lesson->ways ?? []), $model->title, $lesson->group_id, $lesson->group->name, $lesson->group->learners->count(),
             $lesson->starts_at->format('Y-m-d\TH:i'), $lesson->minutes, self::minutes($plan->needed), $plan->spare() >= 0,
             $lesson->ended_at !== null ? 'taught' : ($lesson->started_at !== null ? 'teaching' : 'planned'), $lesson->step, count($this->shelf->loads($lesson->model, $lesson->ways ?? [])),
-            $lesson->paper_ready, $lesson->used_paper === null ? $paper?->short : 0, $lesson->used_paper['sheets'] ?? $paper?->sheets,
+            $lesson->paper_ready, $lesson->used_paper === null ? ($sheets[1] ?? null) : 0, $lesson->used_paper['sheets'] ?? $sheets[0] ?? null,
             $lesson->finishes->filter(fn (FinishRecord $f): bool => in_array($f->outcome, [Finish::Alone, Finish::WithHelp], true))->count());
     }
 

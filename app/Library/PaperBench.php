@@ -18,6 +18,7 @@ use Cathedra\Core\Paper\LargestSquare;
 use Cathedra\Core\Paper\Length;
 use Cathedra\Core\Paper\LessonPaper;
 use Cathedra\Core\Paper\Preparation;
+use Cathedra\Core\Paper\Spares;
 use Cathedra\Core\Paper\Squaring;
 use Cathedra\Core\Paper\Stock;
 use Cathedra\Core\Paper\WillItFold;
@@ -51,7 +52,7 @@ final readonly class PaperBench
         $stock = Stock::of($record->name, $record->width_mm, $record->height_mm, $record->count);
         $one = GroupPaper::for($stock, $learners, $lesson->side_mm, $rules['spoil_rate']['values'][$model->difficulty], $rules['spare_risk']['value'], $kerf);
         $practice = $rules['practice']['value'];
-        $paper = LessonPaper::for($stock, $learners, $one->spares, $practice, $model->title, $model->ratio, $model->parts, $lesson->side_mm, $kerf, $record->trim_mm);
+        $paper = $this->reckoned($lesson, $record, $learners, $model);
         $byDiagonal = ! $paper->uncut && $model->parts === [] && $record->trim_mm <= 0.0 && $one->byDiagonal;
         $problem = $paper->fits() ? null : $words->say('paper', 'too-big', ['side' => $this->say($paper->side), 'name' => $stock->name, 'largest' => $this->say($paper->stock->width < $paper->stock->height ? $paper->stock->width - 2 * $record->trim_mm : $paper->stock->height - 2 * $record->trim_mm)]);
         $reason = $words->say('paper', 'spares', ['spares' => $paper->spares, 'learners' => $learners, 'difficulty' => $model->difficulty, 'risk' => (int) (100 * $rules['spare_risk']['value'])]).' '.$words->say('paper', 'practice', ['practice' => $practice]);
@@ -66,6 +67,27 @@ final readonly class PaperBench
             $problem === null ? $this->choices($paper, $practice) : [], $this->willFold($record, $model, $lesson->group->age_band, $paper->side), $this->prepare($lesson, $paper, $method),
             $problem === null ? $this->list($lesson, $paper, $learners, $model) : [], $paper->uncut ? null : self::floored(LargestSquare::from([$stock], $paper->sets, $kerf, $record->trim_mm)['side_mm'] ?? null),
             $byDiagonal && $one->squaring->strip > 0 ? SquaringPictures::of($stock->width, $stock->height) : []);
+    }
+
+    /**
+     * Only the numbers, for lists: sheets to take and sheets missing.
+     *
+     * @return array{int, int}
+     */
+    public function sheets(Lesson $lesson, StockRecord $record, int $learners, ModelSummary $model): array
+    {
+        $paper = $this->reckoned($lesson, $record, $learners, $model);
+
+        return $paper->fits() ? [$paper->sheets, $paper->short()] : [0, 0];
+    }
+
+    private function reckoned(Lesson $lesson, StockRecord $record, int $learners, ModelSummary $model): LessonPaper
+    {
+        $rules = $this->files->paperRules();
+        $stock = Stock::of($record->name, $record->width_mm, $record->height_mm, $record->count);
+        $spares = Spares::needed($learners, $rules['spoil_rate']['values'][$model->difficulty], $rules['spare_risk']['value']);
+
+        return LessonPaper::for($stock, $learners, $spares, $rules['practice']['value'], $model->title, $model->ratio, $model->parts, $lesson->side_mm, $lesson->method === 'tear' ? $rules['torn_kerf_mm']['value'] : 0.0, $record->trim_mm);
     }
 
     /** Whether a model can be folded from a stock. */

@@ -24,7 +24,7 @@ final readonly class WallChart
         $best = [];
         foreach ($records as $record) {
             $slug = $record->lesson->model;
-            $models[$slug] ??= ['slug' => $slug, 'title' => $this->shelf->model($slug)->summary->title];
+            $models[$slug] ??= ['slug' => $slug, 'title' => $this->shelf->summary($slug)->title];
             $known = $best[$record->learner_id][$slug] ?? null;
             if ($known === null || $record->outcome->rank() >= $known->outcome->rank()) {
                 $best[$record->learner_id][$slug] = $record;
