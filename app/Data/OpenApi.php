@@ -41,7 +41,7 @@ use OpenApi\Attributes as OA;
             new OA\Property(property: 'to', ref: '#/components/schemas/Pair'),
         ], type: 'object')),
         new OA\Property(property: 'arrows', type: 'array', items: new OA\Items(required: ['kind', 'from', 'bend', 'to'], properties: [
-            new OA\Property(property: 'kind', type: 'string', enum: ['fold', 'fold-unfold', 'behind', 'push', 'open']),
+            new OA\Property(property: 'kind', type: 'string', enum: ['fold', 'fold-unfold', 'behind', 'push', 'open', 'pull']),
             new OA\Property(property: 'from', ref: '#/components/schemas/Pair'),
             new OA\Property(property: 'bend', ref: '#/components/schemas/Pair'),
             new OA\Property(property: 'to', ref: '#/components/schemas/Pair'),

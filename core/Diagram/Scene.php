@@ -13,7 +13,7 @@ namespace Cathedra\Core\Diagram;
  * @phpstan-type SceneLine array{kind: 'raw'|'folded'|'crease', from: Pair, to: Pair}
  * @phpstan-type SceneItem array{type: 'face', face: SceneFace}|array{type: 'line', line: SceneLine}
  * @phpstan-type SceneFold array{kind: 'valley'|'mountain'|'cut', from: Pair, to: Pair}
- * @phpstan-type SceneArrow array{kind: 'fold'|'fold-unfold'|'behind'|'push'|'open', from: Pair, bend: Pair, to: Pair}
+ * @phpstan-type SceneArrow array{kind: 'fold'|'fold-unfold'|'behind'|'push'|'open'|'pull', from: Pair, bend: Pair, to: Pair}
  */
 final readonly class Scene
 {

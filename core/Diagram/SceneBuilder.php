@@ -19,6 +19,7 @@ use Cathedra\Core\Sequence\FoldKind;
  *
  * @phpstan-import-type Pair from Scene
  * @phpstan-import-type SceneItem from Scene
+ * @phpstan-import-type SceneArrow from Scene
  */
 final class SceneBuilder
 {
@@ -83,7 +84,24 @@ final class SceneBuilder
         $inFront = array_values(array_filter($step->actions, static fn (Action $a): bool => ! $a->behind));
         $behind = count($inFront) < count($step->actions);
 
-        return (new self($step->before))->scene($inFront, self::signs($step, $behind));
+        return (new self($step->before))->scene($inFront, self::signs($step, $behind), self::pulls($step));
+    }
+
+    /**
+     * Opening out is a pull to both sides, from near the middle.
+     *
+     * @return list<SceneArrow>
+     */
+    private static function pulls(FoldedStep $step): array
+    {
+        if ($step->step->kind !== FoldKind::OpenOut) {
+            return [];
+        }
+        $box = $step->before->box();
+        $centre = $box->centre();
+
+        return array_map(static fn (int $way): array => ['kind' => 'pull', 'from' => [$centre->x + $way * 0.12 * $box->width(), $centre->y],
+            'bend' => [$centre->x + $way * 0.3 * $box->width(), $centre->y + 0.06 * $box->height()], 'to' => [$centre->x + $way * 0.48 * $box->width(), $centre->y]], [-1, 1]);
     }
 
     /** How small the action must be, as a share of the model, to be shown larger once more. */
@@ -115,11 +133,11 @@ final class SceneBuilder
     /**
      * @param  list<Action>  $actions
      * @param  list<string>  $signs
+     * @param  list<SceneArrow>  $arrows  besides those of the actions
      */
-    private function scene(array $actions, array $signs): Scene
+    private function scene(array $actions, array $signs, array $arrows = []): Scene
     {
         $folds = [];
-        $arrows = [];
         $dots = [];
         foreach ($actions as $action) {
             $folds = [...$folds, ...FoldMarks::lines($action)];

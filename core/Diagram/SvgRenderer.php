@@ -113,7 +113,8 @@ final class SvgRenderer
     private function arrow(array $from, array $bend, array $to, string $kind): string
     {
         $path = sprintf('M%s %s Q%s %s %s %s', $this->n($from[0]), $this->n(-$from[1]), $this->n($bend[0]), $this->n(-$bend[1]), $this->n($to[0]), $this->n(-$to[1]));
-        $head = $this->head($bend, $to, ! in_array($kind, ['behind', 'push'], true)).($kind === 'fold-unfold' ? $this->head($bend, $from, true) : '');
+        $head = $this->head($bend, $to, ! in_array($kind, ['behind', 'push'], true)).($kind === 'fold-unfold' ? $this->head($bend, $from, true) : '')
+            .($kind === 'pull' ? sprintf('<circle cx="%s" cy="%s" r="%s" fill="#FDFCF8" stroke="#17252D" stroke-width="%s"/>', $this->n($from[0]), $this->n(-$from[1]), $this->n(1.8 * $this->unit), $this->n(0.8 * $this->unit)) : ''); // the ring is where fingers take hold
 
         return sprintf('<path d="%s" fill="none" stroke="#FDFCF8" stroke-width="%s"/><path d="%s" fill="none" stroke="#17252D" stroke-width="%s"/>%s', $path, $this->n(1.9 * $this->unit), $path, $this->n(0.8 * $this->unit), $head);
     }

@@ -736,7 +736,7 @@ export interface components {
             }[];
             arrows: {
                 /** @enum {string} */
-                kind: "fold" | "fold-unfold" | "behind" | "push" | "open";
+                kind: "fold" | "fold-unfold" | "behind" | "push" | "open" | "pull";
                 from: components["schemas"]["Pair"];
                 bend: components["schemas"]["Pair"];
                 to: components["schemas"]["Pair"];

@@ -54,6 +54,7 @@ function head(came: At, tip: At) {
     <g v-for="(arrow, i) in scene.arrows" :key="`a${i}`">
       <path v-for="(stroke, j) in [{ c: '#FDFCF8', w: 2.2 }, { c: '#17252D', w: 1 }]" :key="j" fill="none" :stroke="stroke.c" :stroke-width="stroke.w * unit" :d="`M${x(arrow.from)} ${y(arrow.from)} Q${x(arrow.bend)} ${y(arrow.bend)} ${x(arrow.to)} ${y(arrow.to)}`" />
       <polygon :points="head(arrow.bend, arrow.to)" :fill="arrow.kind === 'behind' || arrow.kind === 'push' ? '#FDFCF8' : '#17252D'" stroke="#17252D" :stroke-width="0.5 * unit" />
+      <circle v-if="arrow.kind === 'pull'" :cx="x(arrow.from)" :cy="y(arrow.from)" :r="1.8 * unit" fill="#FDFCF8" stroke="#17252D" :stroke-width="0.8 * unit" />
       <polygon v-if="arrow.kind === 'fold-unfold'" :points="head(arrow.bend, arrow.from)" fill="#17252D" />
     </g>
     <circle v-for="(dot, i) in scene.dots" :key="`d${i}`" :cx="x(dot)" :cy="y(dot)" :r="1.3 * unit" fill="#F4B31A" stroke="#17252D" :stroke-width="0.35 * unit" />

@@ -71,6 +71,17 @@ final class PicturesTest extends TestCase
         }
     }
 
+    public function testOpeningOutIsAPullToBothSides(): void
+    {
+        $box = Folds::library('square-box')->steps;
+        $scene = SceneBuilder::before($box[count($box) - 1]);
+        self::assertSame(['pull', 'pull'], array_column($scene->arrows, 'kind'));
+        $middle = $scene->frame[0] + $scene->frame[2] / 2;
+        self::assertLessThan($middle, $scene->arrows[0]['to'][0]);
+        self::assertGreaterThan($middle, $scene->arrows[1]['to'][0]);
+        self::assertSame(2, substr_count(SvgRenderer::draw($scene, 'x'), 'r="') - count($scene->dots), 'a ring where each hand takes hold');
+    }
+
     public function testEverySignCanBeDrawnAndCutsAreWhole(): void
     {
         foreach (['waterbomb', 'square-box', 'lily', 'fan', 'cat', 'dragonfly', 'drinking-cup', 'crane'] as $slug) {
