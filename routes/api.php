@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\BenchController;
 use App\Http\Controllers\GroupController;
 use App\Http\Controllers\HomeController;
 use App\Http\Controllers\LessonController;
@@ -43,6 +44,9 @@ Route::middleware(['auth', 'throttle:api'])->group(function (): void {
     Route::get('square-check', [MeasureController::class, 'square']);
     Route::get('display-string', [MeasureController::class, 'display']);
     Route::put('lessons/{lesson}/ticks', [LessonController::class, 'tick']);
+    Route::get('lessons/{lesson}/kits', [BenchController::class, 'kits']);
+    Route::post('cut-plan', [BenchController::class, 'plan']);
+    Route::get('paper-ahead', [BenchController::class, 'ahead']);
     Route::get('paper-needs', [StockController::class, 'needs']);
     Route::post('lessons/{lesson}/marks', [LessonController::class, 'mark']);
     Route::delete('lessons/{lesson}/marks/{key}', [LessonController::class, 'unmark'])->whereUuid('key');

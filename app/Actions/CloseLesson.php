@@ -6,6 +6,8 @@ namespace App\Actions;
 
 use App\Library\ModelShelf;
 use App\Library\PaperBench;
+use App\Library\Programme;
+use App\Library\ProgrammeItem;
 use App\Models\Lesson;
 use App\Models\Mark;
 use Carbon\CarbonImmutable;
@@ -21,34 +23,50 @@ final readonly class CloseLesson
 
     public function __invoke(Lesson $lesson): void
     {
-        $lesson->loadMissing(['group.learners', 'marks', 'finishes']);
-        $steps = count($this->shelf->loads($lesson->model, $lesson->ways ?? []));
-        DB::transaction(function () use ($lesson, $steps): void {
-            $known = $lesson->finishes->pluck('learner_id')->all();
+        $lesson->loadMissing(['group.learners', 'marks', 'finishes', 'stock', 'alsoFrom', 'further']);
+        $programme = Programme::of($lesson, $this->shelf);
+        DB::transaction(function () use ($lesson, $programme): void {
             foreach ($lesson->group->learners as $learner) {
-                if (in_array($learner->id, $known, true)) {
-                    continue;
+                $marks = array_values($lesson->marks->where('learner_id', $learner->id)->map(fn (Mark $m): array => ['step' => $m->step, 'kind' => $m->kind])->all());
+                foreach ($programme->items as $item) {
+                    if ($lesson->finishes->where('learner_id', $learner->id)->where('model', $item->slug)->isEmpty()) {
+                        $outcome = self::outcome($marks, $item);
+                        $lesson->finishes()->create(['learner_id' => $learner->id, 'model' => $item->slug, 'outcome' => $outcome->finish, 'step' => $outcome->step]);
+                    }
                 }
-                $marks = $lesson->marks->where('learner_id', $learner->id)->map(fn (Mark $m): array => ['step' => $m->step, 'kind' => $m->kind])->all();
-                $outcome = Outcome::fromMarks(array_values($marks), $steps);
-                $lesson->finishes()->create(['learner_id' => $learner->id, 'outcome' => $outcome->finish, 'step' => $outcome->step]);
             }
-            $this->usePaper($lesson);
+            $this->usePaper($lesson, $programme);
             $lesson->update(['ended_at' => $lesson->ended_at ?? CarbonImmutable::now()]);
         });
         $lesson->unsetRelation('finishes');
     }
 
-    /** Keeps what was used, once, and takes it from the cupboard. */
-    private function usePaper(Lesson $lesson): void
+    /** @param  list<array{step: int, kind: string}>  $marks */
+    private static function outcome(array $marks, ProgrammeItem $item): Outcome
     {
-        $lesson->loadMissing('stock');
-        if ($lesson->ended_at !== null || $lesson->used_paper !== null || $lesson->stock === null) {
+        $own = [];
+        foreach ($marks as ['step' => $step, 'kind' => $kind]) {
+            if ($step >= $item->first && $step < $item->first + count($item->loads)) {
+                $own[] = ['step' => $step - $item->first + 1, 'kind' => $kind];
+            }
+        }
+
+        return Outcome::fromMarks($own, count($item->loads), $marks !== []);
+    }
+
+    /** Keeps what was used, once, and takes it from the cupboard. */
+    private function usePaper(Lesson $lesson, Programme $programme): void
+    {
+        $paper = $lesson->ended_at !== null || $lesson->used_paper !== null ? null : $this->bench->reckon($lesson);
+        if ($paper === null || ! $paper->fits()) {
             return;
         }
-        $model = $this->shelf->summary($lesson->model);
-        $paper = $this->bench->forLesson($lesson, $lesson->stock, max(1, $lesson->group->learners->count()), $model);
-        $lesson->update(['used_paper' => ['name' => $lesson->stock->name, 'width_mm' => $lesson->stock->width_mm, 'height_mm' => $lesson->stock->height_mm, 'side_mm' => $paper->side_mm, 'sheets' => $paper->sheets]]);
-        ($this->count)($lesson->stock, -$paper->sheets, "{$model->title} with {$lesson->group->name}, {$lesson->starts_at->format('j M Y')}", $lesson);
+        $papers = $lesson->papers();
+        $takes = [];
+        foreach (array_filter($paper->takes) as $i => $sheets) {
+            $takes[] = ['stock' => $papers[$i]->id, 'name' => $papers[$i]->name, 'sheets' => $sheets];
+            ($this->count)($papers[$i], -$sheets, "{$programme->title()} with {$lesson->group->name}, {$lesson->starts_at->format('j M Y')}", $lesson);
+        }
+        $lesson->update(['used_paper' => ['name' => $papers[0]->name, 'width_mm' => $papers[0]->width_mm, 'height_mm' => $papers[0]->height_mm, 'side_mm' => $paper->sides[0], 'sheets' => $paper->sheets(), 'takes' => $takes]]);
     }
 }

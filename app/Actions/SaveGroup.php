@@ -14,7 +14,7 @@ final readonly class SaveGroup
     public function __invoke(Group $group, array $given): Group
     {
         DB::transaction(function () use ($group, $given): void {
-            $group->fill(['name' => $given['name'], 'age_band' => $given['age_band'], 'helpers' => $given['helpers']])->save();
+            $group->fill(['name' => $given['name'], 'age_band' => $given['age_band'], 'helpers' => $given['helpers']] + array_intersect_key($given, ['table_size' => 0]))->save();
             /** @var list<array{id?: int|null, name: string}> $learners */
             $learners = $given['learners'];
             $group->learners()->whereNotIn('id', array_filter(array_column($learners, 'id')))->delete();

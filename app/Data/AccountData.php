@@ -11,7 +11,7 @@ use OpenApi\Attributes as OA;
 final readonly class AccountData
 {
     /**
-     * @param  list<array{key: string, name: string, width: float, height: float, grammage: int, kind: string, source: string}>  $formats
+     * @param  list<array{key: string, name: string, width: float, height: float, grammage: int, kind: string, sides: string, source: string}>  $formats
      * @param  list<array{key: string, label: string}>  $age_bands
      */
     public function __construct(
@@ -21,9 +21,9 @@ final readonly class AccountData
         public string $organisation,
         #[OA\Property(description: 'in which lengths are read', enum: ['mm', 'cm', 'in'])]
         public string $unit,
-        #[OA\Property(type: 'array', items: new OA\Items(required: ['key', 'name', 'width', 'height', 'grammage', 'kind', 'source'], properties: [
+        #[OA\Property(type: 'array', items: new OA\Items(required: ['key', 'name', 'width', 'height', 'grammage', 'kind', 'sides', 'source'], properties: [
             new OA\Property(property: 'key', type: 'string'), new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'width', type: 'number'),
-            new OA\Property(property: 'height', type: 'number'), new OA\Property(property: 'grammage', type: 'integer'), new OA\Property(property: 'kind', type: 'string'), new OA\Property(property: 'source', type: 'string'),
+            new OA\Property(property: 'height', type: 'number'), new OA\Property(property: 'grammage', type: 'integer'), new OA\Property(property: 'kind', type: 'string'), new OA\Property(property: 'sides', type: 'string'), new OA\Property(property: 'source', type: 'string'),
         ], type: 'object'))]
         public array $formats,
         #[OA\Property(type: 'array', items: new OA\Items(required: ['key', 'label'], properties: [new OA\Property(property: 'key', type: 'string'), new OA\Property(property: 'label', type: 'string')], type: 'object'))]

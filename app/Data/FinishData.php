@@ -6,7 +6,7 @@ namespace App\Data;
 
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['learner', 'outcome', 'step'])]
+#[OA\Schema(required: ['learner', 'outcome', 'step', 'model'])]
 final readonly class FinishData
 {
     public function __construct(
@@ -16,6 +16,8 @@ final readonly class FinishData
         public string $outcome,
         #[OA\Property(description: 'where the learner stopped')]
         public ?int $step,
+        #[OA\Property(description: 'library name of the model')]
+        public string $model,
     ) {
     }
 }

@@ -6,7 +6,7 @@ namespace App\Data;
 
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['id', 'name', 'age_band', 'age_label', 'helpers', 'learners'])]
+#[OA\Schema(required: ['id', 'name', 'age_band', 'age_label', 'helpers', 'table_size', 'learners'])]
 final readonly class GroupData
 {
     /** @param  list<LearnerData>  $learners */
@@ -21,6 +21,8 @@ final readonly class GroupData
         public string $age_label,
         #[OA\Property]
         public int $helpers,
+        #[OA\Property(description: 'learners at a table')]
+        public int $table_size,
         #[OA\Property(type: 'array', items: new OA\Items(ref: '#/components/schemas/LearnerData'))]
         public array $learners,
     ) {

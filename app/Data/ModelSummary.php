@@ -7,7 +7,7 @@ namespace App\Data;
 use OpenApi\Attributes as OA;
 
 /** A model as the shelf lists it. Sizes are per mm of the sheet's shorter side. */
-#[OA\Schema(required: ['slug', 'title', 'about', 'difficulty', 'age_from', 'steps', 'folds', 'kinds', 'most_layers', 'width_per_side', 'height_per_side', 'measures', 'ratio', 'sheets', 'parts', 'narrowest_per_side', 'scissors', 'level', 'hard', 'picture'])]
+#[OA\Schema(required: ['slug', 'title', 'about', 'difficulty', 'age_from', 'steps', 'folds', 'kinds', 'most_layers', 'width_per_side', 'height_per_side', 'measures', 'ratio', 'sheets', 'parts', 'narrowest_per_side', 'scissors', 'level', 'hard', 'does', 'contrast', 'side_up', 'picture'])]
 final readonly class ModelSummary
 {
     /**
@@ -16,6 +16,7 @@ final readonly class ModelSummary
      * @param  array<string, float>  $measures
      * @param  list<array{title: string, scale: float, ratio: float}>  $parts
      * @param  list<int>  $hard
+     * @param  list<string>  $does
      * @param  array<string, mixed>  $picture
      */
     public function __construct(
@@ -59,6 +60,12 @@ final readonly class ModelSummary
         public int $level,
         #[OA\Property(description: 'computed: numbers of the hard moments', type: 'array', items: new OA\Items(type: 'integer'))]
         public array $hard,
+        #[OA\Property(description: 'what it can do when finished', type: 'array', items: new OA\Items(type: 'string', enum: ['flap', 'fly', 'spin', 'puff', 'hold', 'stand', 'float', 'snap', 'grip']))]
+        public array $does,
+        #[OA\Property(description: 'computed: share of the finished model, seen from above or below, that shows the less seen side of the paper')]
+        public float $contrast,
+        #[OA\Property(description: 'side of the sheet that is up at the start', enum: ['front', 'back'])]
+        public string $side_up,
         #[OA\Property(ref: '#/components/schemas/Scene', type: 'object')]
         public array $picture,
     ) {

@@ -6,9 +6,10 @@ namespace App\Data;
 
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['id', 'name', 'width_mm', 'height_mm', 'grammage', 'count', 'square_mm', 'strip_mm', 'kind', 'sides', 'trim_mm', 'version'])]
+#[OA\Schema(required: ['id', 'name', 'width_mm', 'height_mm', 'grammage', 'count', 'square_mm', 'strip_mm', 'kind', 'sides', 'trim_mm', 'version', 'price', 'tags', 'scrap'])]
 final readonly class StockData
 {
+    /** @param  list<string>  $tags */
     public function __construct(
         #[OA\Property]
         public int $id,
@@ -34,6 +35,12 @@ final readonly class StockData
         public float $trim_mm,
         #[OA\Property(description: 'goes up with every change; send back the one that was changed')]
         public int $version,
+        #[OA\Property(description: "of one sheet, in the organisation's own currency; null: not known")]
+        public ?float $price,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))]
+        public array $tags,
+        #[OA\Property(description: 'to be used up first where a lesson prefers that')]
+        public bool $scrap,
     ) {
     }
 }

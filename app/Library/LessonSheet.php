@@ -9,50 +9,61 @@ use App\Data\GroupData;
 use App\Data\LearnerData;
 use App\Data\LessonCard;
 use App\Data\LessonData;
+use App\Data\LessonModelData;
 use App\Data\MarkData;
-use App\Data\PaperData;
+use App\Data\ModelSummary;
 use App\Data\PlanData;
 use App\Models\FinishRecord;
 use App\Models\Group;
 use App\Models\Learner;
 use App\Models\Lesson;
 use App\Models\Mark;
+use App\Models\Stock;
 use Carbon\CarbonImmutable;
+use Cathedra\Core\Pacing\ModelLoad;
 use Cathedra\Core\Pacing\Room;
 use Cathedra\Core\Pacing\RunSheet;
 use Cathedra\Core\Progress\Finish;
+use Illuminate\Support\Collection;
 
 /** A lesson with everything the core computes for it: paper, plan, and how far it has come. */
 final readonly class LessonSheet
 {
     /** Relations a lesson must bring along, so that nothing is loaded one by one. */
-    public const WITH = ['group.learners', 'stock', 'finishes'];
+    public const WITH = ['group.learners', 'stock', 'alsoFrom', 'further', 'finishes'];
 
     /** Minutes; the time needed does not depend on the slot. */
     private const ANY_SLOT = 60;
 
-    public function __construct(private ModelShelf $shelf, private PaperBench $bench, private LibraryFiles $files)
+    public function __construct(private ModelShelf $shelf, private PaperBench $bench, private Kits $kits, private LibraryFiles $files)
     {
     }
 
     public function full(Lesson $lesson): LessonData
     {
         $lesson->loadMissing([...self::WITH, 'marks']);
-        $paper = $this->paper($lesson);
-        $plan = $this->plan($lesson);
+        $paper = $this->bench->forLesson($lesson);
+        $programme = Programme::of($lesson, $this->shelf);
+        $plan = $this->plan($lesson, $programme);
 
         return new LessonData(
-            $this->cardFrom($lesson, $paper === null ? null : [$paper->sheets, $paper->short], $plan),
+            $this->cardFrom($lesson, $paper === null ? null : [$paper->sheets, $paper->short], $plan, $programme),
             $this->group($lesson->group),
             $lesson->helpers,
             $lesson->stock_id,
             $lesson->side_mm,
             $lesson->method,
             $lesson->square_in_lesson,
+            array_map(static fn (ProgrammeItem $i): LessonModelData => new LessonModelData($i->slug, $i->summary->title, (object) $i->ways, $i->side, $i->first, count($i->loads)), $programme->items),
+            array_values($lesson->alsoFrom->map(static fn (Stock $s): int => $s->id)->all()),
+            $lesson->prefer,
+            $lesson->helpers_cut,
+            $lesson->decorate,
+            $this->kits->offered($lesson, $programme),
             $paper,
             new PlanData($plan->lines, self::minutes($plan->needed), $lesson->minutes, intdiv($plan->spare(), 60), $plan->spare() >= 0, $this->files->times()->source),
             array_map(static fn (Mark $m): MarkData => new MarkData($m->key, $m->learner_id, $m->step, $m->kind), array_values($lesson->marks->all())),
-            array_map(static fn (FinishRecord $f): FinishData => new FinishData($f->learner_id, $f->outcome->value, $f->step), array_values($lesson->finishes->all())),
+            array_map(static fn (FinishRecord $f): FinishData => new FinishData($f->learner_id, $f->outcome->value, $f->step, $f->model), array_values($lesson->finishes->all())),
             $lesson->started_at === null ? null : $lesson->started_at->getTimestampMs(),
             $lesson->ended_at === null ? null : $lesson->ended_at->getTimestampMs(),
             $lesson->bell()->getTimestampMs(),
@@ -64,9 +75,11 @@ final readonly class LessonSheet
     {
         $lesson->loadMissing(self::WITH);
 
-        $sheets = $lesson->stock === null ? null : $this->bench->sheets($lesson, $lesson->stock, self::learners($lesson), $this->shelf->summary($lesson->model));
+        $paper = $this->bench->reckon($lesson);
+        $programme = Programme::of($lesson, $this->shelf);
+        $sheets = $paper === null ? null : ($paper->fits() ? [$paper->sheets(), $paper->short()] : [0, 0]);
 
-        return $this->cardFrom($lesson, $sheets, $this->plan($lesson));
+        return $this->cardFrom($lesson, $sheets, $this->plan($lesson, $programme), $programme);
     }
 
     public function group(Group $group): GroupData
@@ -74,7 +87,7 @@ final readonly class LessonSheet
         $group->loadMissing('learners');
         $learners = array_map(static fn (Learner $l): LearnerData => new LearnerData($l->id, $l->name, $l->seat), array_values($group->learners->all()));
 
-        return new GroupData($group->id, $group->name, $group->age_band, $this->files->times()->ages[$group->age_band]['label'] ?? $group->age_band, $group->helpers, $learners);
+        return new GroupData($group->id, $group->name, $group->age_band, $this->files->times()->ages[$group->age_band]['label'] ?? $group->age_band, $group->helpers, $group->table_size ?? $this->files->paperRules()['table_seats']['value'], $learners);
     }
 
     /**
@@ -89,40 +102,30 @@ final readonly class LessonSheet
         $times = $this->files->times();
 
         return array_map(fn (string $slug): array => ['slug' => $slug, 'minutes' => self::minutes(
-            RunSheet::plan($room, $this->shelf->loads($slug), $this->shelf->summary($slug)->difficulty, self::ANY_SLOT, 0, $times)->needed,
+            RunSheet::plan($room, [new ModelLoad($this->shelf->loads($slug), $this->shelf->summary($slug)->difficulty)], self::ANY_SLOT, 0, $times)->needed,
         )], $this->files->slugs());
     }
 
     /** @param  array{int, int}|null  $sheets  to take, and missing; null: no paper is chosen */
-    private function cardFrom(Lesson $lesson, ?array $sheets, RunSheet $plan): LessonCard
+    private function cardFrom(Lesson $lesson, ?array $sheets, RunSheet $plan, Programme $programme): LessonCard
     {
-        $model = $this->shelf->summary($lesson->model);
+        $ends = $lesson->finishes->groupBy('learner_id');
+        $finished = $ends->filter(static fn (Collection $own): bool => $own->filter(static fn (FinishRecord $f): bool => in_array($f->outcome, [Finish::Alone, Finish::WithHelp], true))->count() >= count($programme->items))->count();
 
-        return new LessonCard($lesson->id, $lesson->model, (object) ($lesson->ways ?? []), $model->title, $lesson->group_id, $lesson->group->name, $lesson->group->learners->count(),
+        return new LessonCard($lesson->id, $lesson->model, (object) ($lesson->ways ?? []), $programme->title(), $lesson->group_id, $lesson->group->name, $lesson->group->learners->count(),
             $lesson->starts_at->format('Y-m-d\TH:i'), $lesson->minutes, self::minutes($plan->needed), $plan->spare() >= 0,
-            $lesson->ended_at !== null ? 'taught' : ($lesson->started_at !== null ? 'teaching' : 'planned'), $lesson->step, count($this->shelf->loads($lesson->model, $lesson->ways ?? [])),
-            $lesson->paper_ready, $lesson->used_paper === null ? ($sheets[1] ?? null) : 0, $lesson->used_paper['sheets'] ?? $sheets[0] ?? null,
-            $lesson->finishes->filter(fn (FinishRecord $f): bool => in_array($f->outcome, [Finish::Alone, Finish::WithHelp], true))->count());
+            $lesson->ended_at !== null ? 'taught' : ($lesson->started_at !== null ? 'teaching' : 'planned'), $lesson->step, $programme->steps(),
+            $lesson->paper_ready, $lesson->used_paper === null ? ($sheets[1] ?? null) : 0, $lesson->used_paper['sheets'] ?? $sheets[0] ?? null, $finished);
     }
 
-    private function paper(Lesson $lesson): ?PaperData
-    {
-        return $lesson->stock === null ? null : $this->bench->forLesson($lesson, $lesson->stock, self::learners($lesson), $this->shelf->summary($lesson->model));
-    }
-
-    private function plan(Lesson $lesson): RunSheet
+    private function plan(Lesson $lesson, Programme $programme): RunSheet
     {
         $times = $this->files->times();
-        $room = new Room(self::learners($lesson), $lesson->helpers, $lesson->group->age_band);
-        $squaring = $lesson->square_in_lesson ? (int) round($this->bench->squaringSeconds($lesson->method) * ($times->ages[$room->ageBand]['factor'] ?? 1)) : 0;
+        $room = new Room($lesson->learners(), $lesson->helpers, $lesson->group->age_band);
+        $squares = count(array_filter($programme->models(), static fn (ModelSummary $m): bool => $m->ratio === 1.0));
+        $squaring = $lesson->square_in_lesson ? $squares * (int) round($this->kits->squaringSeconds($lesson->method) * ($times->ages[$room->ageBand]['factor'] ?? 1)) : 0;
 
-        return RunSheet::plan($room, $this->shelf->loads($lesson->model, $lesson->ways ?? []), $this->shelf->summary($lesson->model)->difficulty, $lesson->minutes, $squaring, $times);
-    }
-
-    /** An empty group is planned for one, so that the plan can be looked at before names are in. */
-    private static function learners(Lesson $lesson): int
-    {
-        return max(1, $lesson->group->learners->count());
+        return RunSheet::plan($room, $programme->loads(), $lesson->minutes, $squaring, $times, $lesson->decorate);
     }
 
     private static function minutes(int $seconds): int

@@ -6,6 +6,7 @@ namespace App\Library;
 
 use Cathedra\Core\Insight\Scale;
 use Cathedra\Core\Pacing\BaseTimes;
+use Cathedra\Core\Paper\Material;
 use Cathedra\Core\Sequence\BadSequence;
 use Cathedra\Core\Sequence\Loader;
 use Cathedra\Core\Sequence\Sequence;
@@ -13,7 +14,13 @@ use Cathedra\Core\Wording\Phrasebook;
 use Illuminate\Contracts\Cache\Repository;
 use Symfony\Component\Yaml\Yaml;
 
-/** The data shipped in library/: models, words, times, paper. Reads files; all rules are in the core. */
+/**
+ * The data shipped in library/: models, words, times, paper. Reads files; all rules are in the core.
+ *
+ * @phpstan-type PaperRules array{spoil_rate: array{values: array<int, float>}, spare_risk: array{value: float}, torn_kerf_mm: array{value: float}, squaring_seconds: array<string, int>, cut_seconds: array<string, int>, stack: array<string, int>,
+ *   density: array{values: array<string, float>}, stack_mm: array{good: float, most: float}, dexterity_mm: array{good: array<string, float>, least: array<string, float>}, square_tolerance: array{values: array<int, float>}, table_mm: array{value: int}, soft_mm: array{value: int},
+ *   least_mm: array{values: array<string, int>, stiff: list<string>}, notes: array{contrast: float, see_through: int, grain: int}, table_seats: array{value: int}, practice: array{value: int}, sorting_seconds: array{value: int}, cautions: array<string, string>}
+ */
 final class LibraryFiles
 {
     /** @var array<string, mixed> parsed files of this request */
@@ -81,18 +88,27 @@ final class LibraryFiles
         return new BaseTimes($data['folds'], $data['age_factor'], $data['layers_factor'], $data['slowest_spread'], $data['also_factor'], $data['help_seconds'], $data['stuck_rate'], $data['blocks'], $data['source']);
     }
 
-    /** @return list<array{key: string, name: string, width: float, height: float, grammage: int, kind: string, source: string}> */
+    /** @return list<array{key: string, name: string, width: float, height: float, grammage: int, kind: string, sides: string, source: string}> */
     public function formats(): array
     {
-        /** @var list<array{key: string, name: string, width: float, height: float, grammage: int, kind: string, source: string}> */
+        /** @var list<array{key: string, name: string, width: float, height: float, grammage: int, kind: string, sides: string, source: string}> */
         return $this->yaml('/paper-formats.yaml');
     }
 
-    /** @return array{spoil_rate: array{values: array<int, float>}, spare_risk: array{value: float}, torn_kerf_mm: array{value: float}, squaring_seconds: array{scissors: int, tear: int}, density: array{values: array<string, float>}, stack_mm: array{good: float, most: float}, dexterity_mm: array{good: array<string, float>, least: array<string, float>}, square_tolerance: array{values: array<int, float>}, table_mm: array{value: int}, practice: array{value: int}, sorting_seconds: array{value: int}, cautions: array{scissors: string, tear: string}} */
+    /** @return PaperRules */
     public function paperRules(): array
     {
-        /** @var array{spoil_rate: array{values: array<int, float>}, spare_risk: array{value: float}, torn_kerf_mm: array{value: float}, squaring_seconds: array{scissors: int, tear: int}, density: array{values: array<string, float>}, stack_mm: array{good: float, most: float}, dexterity_mm: array{good: array<string, float>, least: array<string, float>}, square_tolerance: array{values: array<int, float>}, table_mm: array{value: int}, practice: array{value: int}, sorting_seconds: array{value: int}, cautions: array{scissors: string, tear: string}} */
+        /** @var PaperRules */
         return $this->yaml('/paper-rules.yaml');
+    }
+
+    /** @return list<Material> */
+    public function materials(): array
+    {
+        /** @var array{materials: list<array{key: string, name: string, per: 'learner'|'table'|'model'|'room', number: float|int, caution: string, not_for?: list<string>, instead?: string}>} $data */
+        $data = $this->yaml('/materials.yaml');
+
+        return array_map(static fn (array $m): Material => new Material($m['key'], $m['name'], $m['per'], (float) $m['number'], $m['caution'], $m['not_for'] ?? [], $m['instead'] ?? null), $data['materials']);
     }
 
     /** Changes whenever a shipped datum or the engine changes; part of every cache key. */

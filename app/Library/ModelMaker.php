@@ -72,7 +72,13 @@ final readonly class ModelMaker
             array_map(fn (string $kind): string => $this->words->say('names', $kind), $insight->teaches), $insight->teaches,
             Anatomy::of($folded->end())->mostLayers(), round($box->width() / $side, 4), round($box->height() / $side, 4), $measures, round($sequence->ratio, 6),
             1 + count($sequence->parts), array_values(array_map(static fn (Part $p): array => ['title' => $p->title, 'scale' => $p->scale, 'ratio' => $p->ratio], $sequence->parts)),
-            $narrow === [] ? null : round(min($narrow), 4), $insight->scissors, $insight->level, $insight->hard, $scene->toArray());
+            $narrow === [] ? null : round(min($narrow), 4), $insight->scissors, $insight->level, $insight->hard, $sequence->does, round(self::contrast(Anatomy::of($folded->end())), 4), $sequence->sideUp->value, $scene->toArray());
+    }
+
+    /** The share of the side seen less, from above or from below, whichever shows more of both. */
+    private static function contrast(Anatomy $anatomy): float
+    {
+        return max(array_map(static fn (float $front): float => min($front, 1 - $front), [$anatomy->frontShare(), $anatomy->frontShare(false)]));
     }
 
     /** @param  list<int>  $hard */

@@ -4,215 +4,259 @@ declare(strict_types=1);
 
 namespace App\Library;
 
-use App\Data\ModelSummary;
+use App\Data\CutPatternData;
 use App\Data\PaperData;
-use App\Data\PrepareData;
 use App\Data\StockData;
 use App\Data\WillFoldData;
 use App\Models\Lesson;
 use App\Models\Stock as StockRecord;
-use App\Models\User;
-use Cathedra\Core\Paper\GroupPaper;
-use Cathedra\Core\Paper\KitList;
 use Cathedra\Core\Paper\LargestSquare;
 use Cathedra\Core\Paper\Length;
 use Cathedra\Core\Paper\LessonPaper;
-use Cathedra\Core\Paper\Preparation;
+use Cathedra\Core\Paper\ModelPaper;
+use Cathedra\Core\Paper\Prefer;
 use Cathedra\Core\Paper\Spares;
 use Cathedra\Core\Paper\Squaring;
 use Cathedra\Core\Paper\Stock;
-use Cathedra\Core\Paper\WillItFold;
-use Illuminate\Contracts\Auth\Guard;
 
 /** Turns the core's paper arithmetic into the answer a lesson shows, in words. */
 final readonly class PaperBench
 {
-    /** @var 'mm'|'cm'|'in' of whoever is signed in */
-    private string $unit;
+    /** Squares this near the largest are made by folding a corner over, not by measuring (mm). */
+    private const BY_DIAGONAL = 0.5;
 
-    public function __construct(private LibraryFiles $files, Guard $guard)
+    public function __construct(private LibraryFiles $files, private ModelShelf $shelf, private Measure $measure, private PaperAdvice $advice, private CutWords $cut, private Kits $kits)
     {
-        $user = $guard->user();
-        $this->unit = $user instanceof User ? $user->unit : 'mm';
     }
 
     public static function stock(StockRecord $stock): StockData
     {
         $squaring = Squaring::of($stock->width_mm, $stock->height_mm);
 
-        return new StockData($stock->id, $stock->name, $stock->width_mm, $stock->height_mm, $stock->grammage, $stock->count, round($squaring->side, 3), round($squaring->strip, 3), $stock->kind, $stock->sides, $stock->trim_mm, $stock->version);
+        return new StockData($stock->id, $stock->name, $stock->width_mm, $stock->height_mm, $stock->grammage, $stock->count, round($squaring->side, 3), round($squaring->strip, 3), $stock->kind, $stock->sides, $stock->trim_mm, $stock->version, $stock->price, $stock->tags ?? [], $stock->scrap);
     }
 
-    public function forLesson(Lesson $lesson, StockRecord $record, int $learners, ModelSummary $model): PaperData
+    public static function pile(StockRecord $stock): Stock
     {
-        $rules = $this->files->paperRules();
-        $words = $this->files->words();
-        $method = $lesson->method;
-        $kerf = $method === 'tear' ? $rules['torn_kerf_mm']['value'] : 0.0;
-        $stock = Stock::of($record->name, $record->width_mm, $record->height_mm, $record->count);
-        $one = GroupPaper::for($stock, $learners, $lesson->side_mm, $rules['spoil_rate']['values'][$model->difficulty], $rules['spare_risk']['value'], $kerf);
-        $practice = $rules['practice']['value'];
-        $paper = $this->reckoned($lesson, $record, $learners, $model);
-        $byDiagonal = ! $paper->uncut && $model->parts === [] && $record->trim_mm <= 0.0 && $one->byDiagonal;
-        $problem = $paper->fits() ? null : $words->say('paper', 'too-big', ['side' => $this->say($paper->side), 'name' => $stock->name, 'largest' => $this->say($paper->stock->width < $paper->stock->height ? $paper->stock->width - 2 * $record->trim_mm : $paper->stock->height - 2 * $record->trim_mm)]);
-        $reason = $words->say('paper', 'spares', ['spares' => $paper->spares, 'learners' => $learners, 'difficulty' => $model->difficulty, 'risk' => (int) (100 * $rules['spare_risk']['value'])]).' '.$words->say('paper', 'practice', ['practice' => $practice]);
-        $patterns = array_map(static fn (array $s): array => ['times' => $s['times'], 'squares' => $s['squares']], $paper->plan['sheets'] ?? []);
-        usort($patterns, static fn (array $a, array $b): int => $b['times'] <=> $a['times']);
+        return Stock::of($stock->name, $stock->width_mm, $stock->height_mm, $stock->count, '', $stock->trim_mm, $stock->scrap);
+    }
 
-        return new PaperData(self::stock($record), $method, $paper->side, $one->squaring->side, $byDiagonal, round($one->squaring->strip, 3), array_map(static fn (float $mm): float => round($mm, 3), $one->squaring->further),
-            count($patterns[0]['squares'] ?? []), $paper->sets, $paper->spares, $reason, $problem === null ? $paper->sheets : 0, $problem === null ? $paper->short() : 0, $patterns[0]['squares'] ?? [],
-            [round($model->width_per_side * $paper->side, 1), round($model->height_per_side * $paper->side, 1)],
-            $problem === null ? [...$this->steps($paper, $one, $byDiagonal, $method, $patterns, $model), ...($this->unit === 'in' && ! $paper->uncut ? [$words->say('paper', 'ruler', ['short' => self::mm(Length::underRuler($paper->side)['short_mm'])])] : [])] : [], $rules['cautions'][$method === 'tear' ? 'tear' : 'scissors'], $problem,
-            $paper->uncut, $practice, array_map(static fn (array $p): array => ['title' => $p['title'], 'side_mm' => $p['side'], 'count' => $p['count']], $paper->pieces), $patterns, $paper->plan['optimal'] ?? true,
-            $problem === null ? $this->choices($paper, $practice) : [], $this->willFold($record, $model, $lesson->group->age_band, $paper->side), $this->prepare($lesson, $paper, $method),
-            $problem === null ? $this->list($lesson, $paper, $learners, $model) : [], $paper->uncut ? null : self::floored(LargestSquare::from([$stock], $paper->sets, $kerf, $record->trim_mm)['side_mm'] ?? null),
-            $byDiagonal && $one->squaring->strip > 0 ? SquaringPictures::of($stock->width, $stock->height) : []);
+    /** What a lesson takes; null when no paper is chosen. */
+    public function reckon(Lesson $lesson): ?LessonPaper
+    {
+        $records = $lesson->papers();
+        if ($records === []) {
+            return null;
+        }
+        $learners = $lesson->learners();
+        $rules = $this->files->paperRules();
+        $models = [];
+        foreach (Programme::of($lesson, $this->shelf)->items as $item) {
+            $model = $item->summary;
+            $models[] = new ModelPaper($model->title, $model->ratio, $model->parts, $item->side, $learners, Spares::needed($learners, $rules['spoil_rate']['values'][$model->difficulty], $rules['spare_risk']['value']), $rules['practice']['value']);
+        }
+
+        return LessonPaper::for(array_map(self::pile(...), $records), $models, $this->kerf($lesson), Prefer::from($lesson->prefer));
+    }
+
+    public function forLesson(Lesson $lesson): ?PaperData
+    {
+        $paper = $this->reckon($lesson);
+        if ($paper === null) {
+            return null;
+        }
+        $records = $lesson->papers();
+        $rules = $this->files->paperRules();
+        $programme = Programme::of($lesson, $this->shelf);
+        $main = $records[0];
+        $squaring = Squaring::of($main->width_mm, $main->height_mm);
+        $patterns = $paper->fits() ? $this->patterns($paper, $this->kerf($lesson), $lesson->method) : [];
+        $byDiagonal = $this->byDiagonal($paper, $lesson->method);
+        $problem = $paper->tooBig() === null ? null : $this->tooBig($paper, $paper->tooBig());
+        $cost = $this->cost($records, $paper->takes);
+        $strokes = $byDiagonal ? null : array_sum(array_map(static fn (CutPatternData $p): int => $p->strokes, $patterns));
+        $cutModel = array_search(false, array_map(static fn (ModelPaper $m): bool => $m->uncut(), $paper->models), true);
+
+        return new PaperData(
+            self::stock($main),
+            $problem !== null ? [] : array_map(fn (StockRecord $s, int $i): array => ['stock' => $s->id, 'name' => $s->name, 'sheets' => $paper->takes[$i], 'have' => $s->count, 'short' => $paper->short[$i]], $records, array_keys($records)),
+            $lesson->method,
+            $this->models($lesson, $paper, $programme),
+            $paper->sides[$cutModel === false ? 0 : $cutModel],
+            floor($paper->pile[0]->largest() * 1000 + 1e-6) / 1000,
+            $byDiagonal,
+            round($squaring->strip, 3),
+            array_map(static fn (float $mm): float => round($mm, 3), $squaring->further),
+            $this->reason($paper, $programme),
+            $problem === null ? $paper->sheets() : 0,
+            $problem === null ? $paper->short() : 0,
+            $problem === null ? $cost : null,
+            array_map(static fn (array $p): array => ['title' => $p['title'], 'side_mm' => $p['side'], 'count' => $p['count'], 'uncut' => $p['uncut']], $paper->pieces),
+            $patterns,
+            array_map(static fn (array $u): array => ['title' => $paper->models[$u['model']]->title, 'stock' => $paper->pile[$u['stock']]->name, 'width_mm' => $paper->pile[$u['stock']]->width, 'height_mm' => $paper->pile[$u['stock']]->height, 'sheets' => $u['sheets']], $paper->uncut),
+            $paper->plan['optimal'] ?? true,
+            $paper->plan === null || $paper->plan['used_area_mm2'] <= 0 ? 0.0 : round(1 - $paper->plan['lower_bound_area_mm2'] / $paper->plan['used_area_mm2'], 4),
+            $problem === null ? $this->choices($lesson, $paper, $records) : [],
+            $this->kits->prepare($lesson, $paper, $strokes),
+            $problem === null ? $this->kits->toDo($lesson, $paper, $programme) : [],
+            $this->steps($paper, $byDiagonal, $lesson),
+            $rules['cautions'][$lesson->method],
+            $problem,
+            $rules['practice']['value'],
+            $this->largestForAll($paper, $this->kerf($lesson)),
+            $byDiagonal && $squaring->strip > 0 ? SquaringPictures::of($main->width_mm, $main->height_mm) : [],
+        );
+    }
+
+    /** mm lost between neighbours. */
+    public function kerf(Lesson $lesson): float
+    {
+        return $lesson->method === 'tear' ? $this->files->paperRules()['torn_kerf_mm']['value'] : 0.0;
+    }
+
+    /** One square of each sheet of a single stock, as large as the sheet gives, by hand. */
+    private function byDiagonal(LessonPaper $paper, string $method): bool
+    {
+        $stock = $paper->pile[0];
+
+        return $method !== 'trimmer' && count($paper->pile) === 1 && count($paper->pieces) === 1 && $paper->plan !== null && $stock->trim <= 0.0
+            && abs($paper->sides[0] - min($stock->width, $stock->height)) <= self::BY_DIAGONAL && max($stock->width, $stock->height) < 2 * $paper->sides[0] && $stock->width !== $stock->height;
+    }
+
+    /** @return list<CutPatternData> most alike first */
+    private function patterns(LessonPaper $paper, float $kerf, string $method): array
+    {
+        $of = array_combine(array_map(static fn (Stock $s): string => $s->name, $paper->pile), $paper->pile);
+        $patterns = array_map(fn (array $sheet): CutPatternData => $this->cut->pattern($sheet, $of[$sheet['stock']]->width, $of[$sheet['stock']]->height, $kerf, $method), $paper->plan['sheets'] ?? []);
+        usort($patterns, static fn (CutPatternData $a, CutPatternData $b): int => $b->times <=> $a->times);
+
+        return $patterns;
+    }
+
+    /** @return list<array{slug: string, title: string, side_mm: float, wanted_mm: float|null, sets: int, spares: int, uncut: bool, finished_mm: array{float, float}, will_fold: WillFoldData}> */
+    private function models(Lesson $lesson, LessonPaper $paper, Programme $programme): array
+    {
+        $models = [];
+        foreach ($programme->items as $m => $item) {
+            $of = $paper->models[$m];
+            $from = $lesson->papers()[array_column($paper->uncut, 'stock', 'model')[$m] ?? 0];
+            $models[] = ['slug' => $item->slug, 'title' => $item->summary->title, 'side_mm' => $paper->sides[$m], 'wanted_mm' => $item->side, 'sets' => $of->sets(), 'spares' => $of->spares, 'uncut' => $of->uncut(),
+                'finished_mm' => [round($item->summary->width_per_side * $paper->sides[$m], 1), round($item->summary->height_per_side * $paper->sides[$m], 1)],
+                'will_fold' => $this->advice->willFold($from, $item->summary, $lesson->group->age_band, $paper->sides[$m])];
+        }
+
+        return $models;
+    }
+
+    private function reason(LessonPaper $paper, Programme $programme): string
+    {
+        $words = $this->files->words();
+        $rules = $this->files->paperRules();
+        $said = [];
+        foreach ($paper->models as $m => $model) {
+            $text = $words->count('paper', 'spares', $model->spares, ['learners' => $model->learners, 'difficulty' => $programme->items[$m]->summary->difficulty, 'risk' => (int) (100 * $rules['spare_risk']['value'])]);
+            $said[] = count($paper->models) === 1 ? $text : $words->say('paper', 'spares-of', ['title' => $model->title, 'text' => $text]);
+        }
+
+        return implode(' ', $said).' '.$words->count('paper', 'practice', $rules['practice']['value']);
+    }
+
+    private function tooBig(LessonPaper $paper, float $side): string
+    {
+        $largest = max([0.0, ...array_map(static fn (Stock $s): float => $s->largest(), $paper->pile)]);
+        $with = ['side' => $this->measure->say($side), 'largest' => $this->measure->say($largest), 'name' => $paper->pile[0]->name];
+
+        return $this->files->words()->say('paper', count($paper->pile) === 1 ? 'too-big' : 'too-big-any', $with);
     }
 
     /**
-     * Only the numbers, for lists: sheets to take and sheets missing.
-     *
-     * @return array{int, int}
+     * @param  list<StockRecord>  $records
+     * @param  array<int, int>  $takes
      */
-    public function sheets(Lesson $lesson, StockRecord $record, int $learners, ModelSummary $model): array
+    private function cost(array $records, array $takes): ?float
     {
-        $paper = $this->reckoned($lesson, $record, $learners, $model);
-
-        return $paper->fits() ? [$paper->sheets, $paper->short()] : [0, 0];
-    }
-
-    private function reckoned(Lesson $lesson, StockRecord $record, int $learners, ModelSummary $model): LessonPaper
-    {
-        $rules = $this->files->paperRules();
-        $stock = Stock::of($record->name, $record->width_mm, $record->height_mm, $record->count);
-        $spares = Spares::needed($learners, $rules['spoil_rate']['values'][$model->difficulty], $rules['spare_risk']['value']);
-
-        return LessonPaper::for($stock, $learners, $spares, $rules['practice']['value'], $model->title, $model->ratio, $model->parts, $lesson->side_mm, $lesson->method === 'tear' ? $rules['torn_kerf_mm']['value'] : 0.0, $record->trim_mm);
-    }
-
-    /** Whether a model can be folded from a stock. */
-    public function willFold(StockRecord $record, ModelSummary $model, string $ageBand, ?float $side = null): WillFoldData
-    {
-        $rules = $this->files->paperRules();
-        $words = $this->files->words();
-        $largest = min($record->width_mm, $record->height_mm) - 2 * $record->trim_mm;
-        $caliper = WillItFold::caliper($record->grammage ?? 80, $rules['density']['values'][$record->kind] ?? $rules['density']['values']['other']);
-        $limits = ['stack_mm' => $rules['stack_mm']['good'], 'stack_most_mm' => $rules['stack_mm']['most'], 'dexterity_mm' => $rules['dexterity_mm']['good'][$ageBand] ?? 4.0,
-            'dexterity_least_mm' => $rules['dexterity_mm']['least'][$ageBand] ?? 2.5, 'table_mm' => (float) $rules['table_mm']['value']];
-        $judged = WillItFold::judge($model->most_layers, $model->narrowest_per_side, $caliper, $side ?? $largest, $largest, $limits);
-        $with = ['layers' => $model->most_layers, 'caliper' => (string) round($caliper, 2), 'stack' => self::mm($judged->stack), 'narrowest' => self::mm($judged->narrowest ?? 0.0), 'side' => $this->say($judged->side)];
-        $reasons = array_map(static fn (string $key): string => $words->say('paper', "fold-$key", ['limit' => self::mm($key === 'narrow' ? $limits['dexterity_mm'] : $limits['table_mm'])] + $with), $judged->reasons);
-        if ($judged->verdict !== 'fits' && $judged->reasons !== ['large']) {
-            $reasons[] = $judged->better === null ? $words->say('paper', 'fold-never') : $words->say('paper', 'fold-better', ['side' => $this->say($judged->better)]);
+        $cost = 0.0;
+        foreach ($records as $i => $record) {
+            if ($takes[$i] > 0 && $record->price === null) {
+                return null;
+            }
+            $cost += $takes[$i] * ($record->price ?? 0.0);
         }
 
-        return new WillFoldData($judged->verdict, round($judged->side, 1), round($judged->stack, 2), $judged->narrowest === null ? null : round($judged->narrowest, 1), $reasons === [] ? [$words->say('paper', 'fold-fits', $with)] : $reasons);
+        return round($cost, 2);
     }
 
-    /** mm to a tenth, never more than it is. */
-    private static function floored(?float $mm): ?float
-    {
-        return $mm === null ? null : floor($mm * 10 + 1e-6) / 10;
-    }
-
-    /** @return list<array{key: string, text: string, done: bool}> */
-    private function list(Lesson $lesson, LessonPaper $paper, int $learners, ModelSummary $model): array
-    {
-        $words = $this->files->words();
-        $list = [];
-        foreach (KitList::of($paper, $learners, $lesson->square_in_lesson, $model->scissors, $lesson->method === 'tear' ? 'tear' : 'scissors') as $i => ['key' => $key, 'with' => $with]) {
-            $said = $key === 'sort' && count($paper->pieces) > 1 ? 'sort-several' : $key;
-            $list[] = ['key' => "$key-$i", 'text' => $words->say('paper', "kit-$said", array_map(fn (int|float|string $v): string => is_float($v) ? $this->say($v) : (string) $v, $with)), 'done' => in_array("$key-$i", $lesson->ticks ?? [], true)];
-        }
-
-        return $list;
-    }
-
-    /** @return list<string> */
-    private function choices(LessonPaper $paper, int $practice): array
+    /**
+     * What would close a shortage, each with its number.
+     *
+     * @param  list<StockRecord>  $records
+     * @return list<string>
+     */
+    private function choices(Lesson $lesson, LessonPaper $paper, array $records): array
     {
         if ($paper->short() === 0) {
             return [];
         }
         $words = $this->files->words();
-        $have = $paper->stock->count ?? 0;
-        $choices = [$words->say('paper', 'choice-sheets', ['short' => $paper->short(), 'name' => $paper->stock->name])];
-        if ($paper->smallerSide !== null) {
-            $choices[] = $words->say('paper', 'choice-smaller', ['side' => $this->say(floor($paper->smallerSide * 10 + 1e-6) / 10), 'now' => $this->say($paper->side), 'have' => $have]);
+        $choices = [];
+        foreach (array_filter($paper->short) as $i => $n) {
+            $choices[] = $words->count('paper', 'choice-sheets', $n, ['name' => $records[$i]->name]).($records[$i]->price === null ? '' : ' '.$words->say('paper', 'choice-cost', ['cost' => number_format($n * $records[$i]->price, 2)]));
         }
-        $perSheet = max(1, (int) floor($paper->sets / max(1, $paper->sheets)));
-        $without = (int) ceil(($paper->sets - $paper->spares - $practice) / $perSheet);
-        if ($without <= $have) {
-            $choices[] = $words->say('paper', 'choice-spares', ['spares' => $paper->spares, 'sheets' => $without]);
+        if ($paper->smaller !== null) {
+            $with = ['side' => $this->measure->say(floor($paper->smaller * $paper->sides[0] * 10 + 1e-6) / 10), 'now' => $this->measure->say($paper->sides[0])];
+            $choices[] = count($paper->pieces) === 1 ? $words->say('paper', 'choice-smaller', $with) : $words->say('paper', 'choice-smaller-all', ['percent' => (int) ceil(100 * (1 - $paper->smaller))] + $with);
+        }
+        $bare = array_map(static fn (ModelPaper $m): ModelPaper => new ModelPaper($m->title, $m->ratio, $m->parts, $m->side, $m->learners, 0, 0), $paper->models);
+        if (LessonPaper::for($paper->pile, $bare, $this->kerf($lesson))->short() === 0) {
+            $choices[] = $words->count('paper', 'choice-spares', 0, ['spares' => array_sum(array_map(static fn (ModelPaper $m): int => $m->spares, $paper->models))]);
         }
 
-        return $choices;
-    }
-
-    private function prepare(Lesson $lesson, LessonPaper $paper, string $method): PrepareData
-    {
-        $people = 1 + $lesson->helpers;
-        $perSquare = $paper->uncut ? 0 : $this->squaringSeconds($method);
-        $work = Preparation::of($lesson->square_in_lesson ? 0 : array_sum(array_column($paper->pieces, 'count')), $perSquare, $paper->sets, $this->files->paperRules()['sorting_seconds']['value'], $people);
-        $open = ! $lesson->paper_ready && $lesson->ended_at === null;
-
-        return new PrepareData((int) ceil($work->seconds() / 60), $people, $open ? $lesson->starts_at->setTimestamp($work->startBy($lesson->starts_at->getTimestamp()))->format('Y-m-d\TH:i') : null);
-    }
-
-    /** @return int seconds for one learner to make a square by this method */
-    public function squaringSeconds(string $method): int
-    {
-        return $this->files->paperRules()['squaring_seconds'][$method === 'tear' ? 'tear' : 'scissors'];
+        return [...$choices, ...$this->also($lesson, $paper)];
     }
 
     /**
-     * @param  list<array{times: int, squares: list<array{x_mm: float, y_mm: float, side_mm: float}>}>  $patterns
+     * Other paper of the cupboard that would do beside what is chosen, the least of it first.
+     *
      * @return list<string>
      */
-    private function steps(LessonPaper $paper, GroupPaper $one, bool $byDiagonal, string $method, array $patterns, ModelSummary $model): array
+    private function also(Lesson $lesson, LessonPaper $paper): array
     {
-        $words = $this->files->words();
-        if ($paper->uncut) {
-            $ratio = max($paper->stock->width, $paper->stock->height) / min($paper->stock->width, $paper->stock->height);
-            $wanted = max($model->ratio, 1 / $model->ratio);
-
-            return abs($ratio - $wanted) < 0.01 ? [$words->say('paper', 'uncut')] : [$words->say('paper', 'uncut'), $words->say('paper', 'uncut-ratio', ['way' => $words->say('paper', $ratio < $wanted ? 'wider' : 'narrower')])];
-        }
-        if ($byDiagonal && $one->squaring->strip > 0) {
-            $steps = [
-                $words->say('paper', 'square-1'),
-                $words->say('paper', "square-2-$method", ['strip' => $this->say($one->squaring->strip)]),
-                $words->say('paper', 'square-3', ['diagonal' => $this->say($paper->side * M_SQRT2)]),
-            ];
-
-            return isset($one->squaring->further[0]) ? [...$steps, $words->say('paper', 'keep', ['side' => $this->say($one->squaring->further[0])])] : $steps;
-        }
-        if (count($paper->pieces) === 1) {
-            return [
-                $words->say('paper', 'grid-1', ['side' => $this->say($paper->side), 'columns' => $one->grid->columns, 'rows' => $one->grid->rows]),
-                $words->say('paper', "grid-2-$method", ['kerf' => Length::say($one->grid->kerf, 'mm')]),
-                $words->say('paper', 'grid-3'),
-            ];
-        }
-        $steps = [];
-        foreach ($patterns as $pattern) {
-            $of = [];
-            foreach (array_count_values(array_map(fn (array $s): string => $this->say($s['side_mm']), $pattern['squares'])) as $side => $count) {
-                $of[] = $words->say('paper', 'squares-of', ['count' => $count, 'side' => (string) $side]);
+        $choices = [];
+        /** @var StockRecord $stock */
+        foreach (StockRecord::query()->where('organisation_id', $lesson->organisation_id)->whereNotIn('id', array_map(static fn (StockRecord $s): int => $s->id, $lesson->papers()))->orderBy('name')->limit(12)->get() as $stock) {
+            $with = LessonPaper::for([...$paper->pile, self::pile($stock)], $paper->models, $this->kerf($lesson), Prefer::Least, 0.3);
+            $n = $with->takes[count($paper->pile)] ?? 0;
+            if ($with->short() === 0 && $with->fits() && $n > 0) {
+                $choices[$this->files->words()->count('paper', 'choice-also', $n, ['name' => $stock->name])] = $n;
             }
-            $steps[] = $words->say('paper', $pattern['times'] === 1 ? 'pattern-one' : 'pattern', ['times' => $pattern['times'], 'squares' => implode(', ', $of)]);
+        }
+        asort($choices);
+
+        return array_slice(array_keys($choices), 0, 3);
+    }
+
+    /** @return list<string> */
+    private function steps(LessonPaper $paper, bool $byDiagonal, Lesson $lesson): array
+    {
+        if (! $paper->fits()) {
+            return [];
+        }
+        $steps = $this->cut->steps($paper, $byDiagonal, $lesson->method, $this->kerf($lesson));
+        if ($this->measure->unit === 'in' && $paper->plan !== null) {
+            $steps[] = $this->files->words()->say('paper', 'ruler', ['short' => Measure::mm(max([0.0, ...array_map(static fn (array $p): float => Length::underRuler($p['side'])['short_mm'], $paper->pieces)]))]);
         }
 
-        return [...$steps, $words->say('paper', "grid-2-$method", ['kerf' => Length::say($one->grid->kerf, 'mm')]), $words->say('paper', 'grid-3')];
+        return $steps;
     }
 
-    private function say(float $mm): string
+    /** mm, floored to a tenth: the biggest square everybody can have from this pile; null for several sizes or uncut sheets. */
+    private function largestForAll(LessonPaper $paper, float $kerf): ?float
     {
-        return Length::say($mm, $this->unit);
-    }
+        if (count($paper->pieces) !== 1 || $paper->uncut !== []) {
+            return null;
+        }
+        $largest = LargestSquare::from($paper->pile, $paper->models[0]->sets(), $kerf)['side_mm'] ?? null;
 
-    private static function mm(float $mm): string
-    {
-        return rtrim(rtrim(number_format($mm, 1, '.', ''), '0'), '.');
+        return $largest === null ? null : floor($largest * 10 + 1e-6) / 10;
     }
 }

@@ -19,11 +19,11 @@ final readonly class WallChart
     public function __invoke(Group $group): WallData
     {
         $records = FinishRecord::query()->with('lesson')->whereHas('lesson', fn ($q) => $q->where('group_id', $group->id))->get()
-            ->sortBy(fn (FinishRecord $r) => $r->lesson->starts_at->getTimestamp());
+            ->sortBy(fn (FinishRecord $r): array => [$r->lesson->starts_at->getTimestamp(), $r->id]);
         $models = [];
         $best = [];
         foreach ($records as $record) {
-            $slug = $record->lesson->model;
+            $slug = $record->model;
             $models[$slug] ??= ['slug' => $slug, 'title' => $this->shelf->summary($slug)->title];
             $known = $best[$record->learner_id][$slug] ?? null;
             if ($known === null || $record->outcome->rank() >= $known->outcome->rank()) {

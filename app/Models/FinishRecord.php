@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $id
  * @property int $lesson_id
  * @property int $learner_id
+ * @property string $model library name of the model
  * @property Finish $outcome
  * @property int|null $step where the learner stopped
  * @property Lesson $lesson

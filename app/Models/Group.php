@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $name
  * @property string $age_band
  * @property int $helpers
+ * @property int|null $table_size learners at a table; null: the usual number
  * @property Collection<int, Learner> $learners
  */
 final class Group extends Model

@@ -17,16 +17,19 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $sides
  * @property float $trim_mm
  * @property int $version
+ * @property float|null $price of one sheet, in the organisation's own currency
+ * @property list<string>|null $tags
+ * @property bool $scrap to be used up first
  */
 final class Stock extends Model
 {
     protected $guarded = [];
 
-    protected $attributes = ['kind' => 'office', 'sides' => 'alike', 'trim_mm' => 0, 'version' => 1];
+    protected $attributes = ['kind' => 'office', 'sides' => 'alike', 'trim_mm' => 0, 'version' => 1, 'scrap' => false];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['width_mm' => 'float', 'height_mm' => 'float', 'grammage' => 'integer', 'count' => 'integer', 'trim_mm' => 'float', 'version' => 'integer'];
+        return ['width_mm' => 'float', 'height_mm' => 'float', 'grammage' => 'integer', 'count' => 'integer', 'trim_mm' => 'float', 'version' => 'integer', 'price' => 'float', 'tags' => 'array', 'scrap' => 'boolean'];
     }
 }

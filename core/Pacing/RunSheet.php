@@ -29,29 +29,42 @@ final readonly class RunSheet
     }
 
     /**
-     * @param  list<StepLoad>  $steps
-     * @param  int  $squaring  seconds of squaring inside the lesson; 0 when the paper is square before
+     * @param  list<ModelLoad>  $models  in the order they are taught; their steps are numbered through
+     * @param  int  $squaring  seconds of squaring inside the lesson, for all models together; 0 when the paper is square before
      * @param  int  $slotMinutes  5 to 480
+     * @param  'none'|'before'|'after'  $decorate  on the flat sheet, on the finished model, or not in the lesson
      *
      * @throws BadPlan
      */
-    public static function plan(Room $room, array $steps, int $difficulty, int $slotMinutes, int $squaring, BaseTimes $times): self
+    public static function plan(Room $room, array $models, int $slotMinutes, int $squaring, BaseTimes $times, string $decorate = 'none'): self
     {
         if ($slotMinutes < 5 || $slotMinutes > 480) {
             throw new BadPlan("A slot has 5 to 480 minutes, not $slotMinutes; its end must lie after its start.");
         }
         $age = $times->ages[$room->ageBand]['factor'] ?? throw new BadPlan("There is no age band called \"{$room->ageBand}\".");
         $pace = $age * exp($times->spread * Normal::quantile($room->learners / ($room->learners + 1)));
-        $queue = self::queue($room, $times->stuckRate[$difficulty] ?? 0.0, $times->helpSeconds);
         $blocks = [['block', 'arrive', null, (float) $times->blocks['arrive']], ['block', 'hand-out', null, (float) $times->blocks['hand_out']]];
         if ($squaring > 0) {
             $blocks[] = ['block', 'squaring', null, (float) $squaring];
         }
-        foreach ($steps as $i => $step) {
-            $blocks[] = ['step', $step->fold, $i + 1, self::step($step, $pace, $times) + ($step->layers > 1 || $step->twice ? $queue : $queue / 2)];
-            if ($step->checkpoint) {
-                $blocks[] = ['checkpoint', 'checkpoint', $i + 1, (float) $times->blocks['checkpoint']];
+        if ($decorate === 'before') {
+            $blocks[] = ['block', 'decorate', null, (float) $times->blocks['decorate']];
+        }
+        $number = 0;
+        foreach ($models as $m => $model) {
+            if ($m > 0) {
+                $blocks[] = ['block', 'next-model', null, (float) $times->blocks['next_model']];
             }
+            $queue = self::queue($room, $times->stuckRate[$model->difficulty] ?? 0.0, $times->helpSeconds);
+            foreach ($model->steps as $step) {
+                $blocks[] = ['step', $step->fold, ++$number, self::step($step, $pace, $times) + ($step->layers > 1 || $step->twice ? $queue : $queue / 2)];
+                if ($step->checkpoint) {
+                    $blocks[] = ['checkpoint', 'checkpoint', $number, (float) $times->blocks['checkpoint']];
+                }
+            }
+        }
+        if ($decorate === 'after') {
+            $blocks[] = ['block', 'decorate', null, (float) $times->blocks['decorate']];
         }
         $blocks[] = ['block', 'clear', null, (float) $times->blocks['clear']];
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Paper;
 
+use Closure;
+
 /**
  * Least-cost covering by whole numbers of columns: which patterns to cut, how often. Branch and bound; every bound is a
  * linear program, solved by the dual simplex method (costs are not negative, so "take nothing" is where it starts), and
@@ -33,8 +35,9 @@ final class CoverProgram
     /**
      * @param  list<array{counts: array<int, int>, group: int, cost: float}>  $columns
      * @param  list<float>  $steps  costs of one column of each group: totals are sums of whole numbers of these
+     * @param  Closure(): void  $still
      */
-    private function __construct(private readonly array $columns, private readonly array $steps, private readonly float $deadline)
+    private function __construct(private readonly array $columns, private readonly array $steps, private readonly float $deadline, private readonly Closure $still)
     {
     }
 
@@ -43,9 +46,10 @@ final class CoverProgram
      * @param  array<int, int>  $need  by size
      * @param  array<int, int|null>  $limits  by group: how many columns of it may be used in all; null: any number
      * @param  float  $deadline  microtime after which the best found so far is taken
+     * @param  Closure(): void|null  $still  called now and then while it works
      * @return array{uses: array<int, int>|null, cost: float, bound: float, proven: bool} uses null: nothing was found
      */
-    public static function solve(array $columns, array $need, array $limits, float $deadline): array
+    public static function solve(array $columns, array $need, array $limits, float $deadline, ?Closure $still = null): array
     {
         $steps = [];
         foreach ($columns as $column) {
@@ -54,7 +58,7 @@ final class CoverProgram
             }
         }
         rsort($steps);
-        $self = new self($columns, $steps, $deadline);
+        $self = new self($columns, $steps, $deadline, $still ?? static fn () => null);
         $root = $self->relaxed($need, $limits, [], []);
         if ($root === null) {
             return ['uses' => null, 'cost' => INF, 'bound' => INF, 'proven' => true];
@@ -82,8 +86,9 @@ final class CoverProgram
         if ($this->bestCost <= $rootBound + self::NEAR * max(1.0, $rootBound)) {
             return;
         }
-        if (++$this->nodes % 8 === 0 && microtime(true) > $this->deadline) {
-            $this->complete = false;
+        if (++$this->nodes % 8 === 0) {
+            ($this->still)();
+            $this->complete = $this->complete && microtime(true) <= $this->deadline;
         }
         if (! $this->complete && $this->best !== null) {
             return;

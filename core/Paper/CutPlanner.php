@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Paper;
 
+use Closure;
+
 /**
- * Which sheets to cut into which squares: least area, then fewest sheets, then fewest different patterns. For several
- * sizes all guillotine patterns of every stock are listed (GuillotinePatterns) and the cheapest whole-number mix is found
- * (CoverProgram); `optimal` is true only when it is proven. Where that takes too long, the best plan so far is given with
- * the bound that shows how far from the best it may be.
+ * Which sheets to cut into which squares, by what the lead puts first (Prefer). For several sizes all guillotine patterns of
+ * every stock are listed (GuillotinePatterns) and the cheapest whole-number mix is found (CoverProgram); `optimal` is true
+ * only when it is proven. Where that takes too long, the best plan so far is given with the bound that shows how far from
+ * the best it may be.
  *
  * @phpstan-type Plan array{sheets: list<array{stock: string, times: int, squares: list<array{x_mm: float, y_mm: float, side_mm: float}>}>, feasible: bool,
  *   unmet: list<array{side_mm: float, count: int}>, sheets_used: int, used_area_mm2: float, lower_bound_area_mm2: float, optimal: bool}
+ * @phpstan-type Solved array{uses: array<int, int>|null, cost: float, bound: float, proven: bool}
  */
 final class CutPlanner
 {
@@ -24,23 +27,37 @@ final class CutPlanner
     /** mm2: areas closer than this are the same. */
     private const SAME = 1e-3;
 
+    /** How much more area a plan of fewer patterns may take, as a share; chosen: an extra sheet for every ten. */
+    public const FEWEST_EXTRA = 0.1;
+
+    /** Seconds given to making patterns fewer, once the plan itself is there. */
+    private const TIDYING = 1.0;
+
     /** @var list<array{counts: array<int, int>, group: int, cost: float, squares: list<array{x: float, y: float, size: int}>}> */
     private array $columns = [];
 
     /** @var array<int, int|null> */
     private array $limits;
 
+    private float $began;
+
     /**
      * @param  list<float>  $sides  largest first
      * @param  array<int, int>  $need
+     * @param  Closure(float, string): void|null  $progress
      */
-    private function __construct(private readonly CutRequest $request, private readonly array $sides, private readonly array $need, private readonly float $deadline)
+    private function __construct(private readonly CutRequest $request, private readonly array $sides, private readonly array $need, private readonly float $seconds, private readonly ?Closure $progress)
     {
         $this->limits = array_map(static fn (Stock $s): ?int => $s->count, $request->stock);
+        $this->began = microtime(true);
     }
 
-    /** @return Plan */
-    public static function plan(CutRequest $request, float $seconds = self::SECONDS): array
+    /**
+     * @param  float  $seconds  of searching at most
+     * @param  Closure(float, string): void|null  $progress  told now and then the share of the work (or of the time it may take) that is done, and what is being done: list, search, tidy
+     * @return Plan
+     */
+    public static function plan(CutRequest $request, float $seconds = self::SECONDS, ?Closure $progress = null): array
     {
         $counts = [];
         foreach ($request->need as ['side' => $side, 'count' => $count]) {
@@ -49,12 +66,11 @@ final class CutPlanner
         $counts = array_filter($counts);
         krsort($counts, SORT_NUMERIC);
         $plain = OneByOne::plan($request);
-        if (count($counts) <= 1) {
+        if (count($counts) <= 1 && ($request->prefer === Prefer::Least || $counts === [])) {
             return $plain;
         }
-        $self = new self($request, array_map(floatval(...), array_keys($counts)), array_values($counts), microtime(true) + $seconds);
 
-        return $self->better($plain);
+        return (new self($request, array_map(floatval(...), array_keys($counts)), array_values($counts), $seconds, $progress))->better($plain);
     }
 
     /**
@@ -66,16 +82,19 @@ final class CutPlanner
         $all = $this->listPatterns();
         $unmet = $this->unmet();
         $need = array_map(static fn (int $n, int $u): int => $n - $u, $this->need, $unmet);
-        $found = CoverProgram::solve($this->columns, $need, $this->limits, $this->deadline);
+        $least = $this->request->prefer !== Prefer::Scrap;
+        $found = $least ? $this->solve($this->columns, $need, $this->limits) : $this->scrapFirst($need);
         if ($found['uses'] === null) {
             return $plain;
         }
-        $bound = $all ? $found['bound'] : $this->squaresArea($need);
+        $bound = $all ? $found['bound'] : min($found['cost'], $this->squaresArea($need));
         $sameUnmet = array_sum(array_column($plain['unmet'], 'count')) === array_sum($unmet);
-        if ($sameUnmet && $plain['used_area_mm2'] < $found['cost'] - self::SAME) {
+        if ($least && $sameUnmet && $plain['used_area_mm2'] < $found['cost'] - self::SAME) {
             return ['lower_bound_area_mm2' => round(min($plain['used_area_mm2'], $bound), 3)] + $plain;
         }
-        $uses = FewestPatterns::of($this->columns, $need, $this->fewestSheets($found['uses'], $need, $found['cost']));
+        $this->tell(0.9, 'tidy');
+        $uses = $least ? $this->fewestSheets($found['uses'], $need, $found['cost']) : $found['uses'];
+        $tidy = $this->fewest($uses, $need);
         $feasible = array_sum($unmet) === 0;
         $missing = [];
         foreach ($unmet as $i => $count) {
@@ -83,15 +102,16 @@ final class CutPlanner
                 $missing[] = ['side_mm' => round($this->sides[$i], 3), 'count' => $count];
             }
         }
+        $area = $this->cost($tidy['uses']);
 
         return [
-            'sheets' => $this->sheets($uses, $need),
+            'sheets' => $this->sheets($tidy['uses'], $need),
             'feasible' => $feasible,
             'unmet' => $missing,
-            'sheets_used' => array_sum($uses),
-            'used_area_mm2' => round($found['cost'], 3),
-            'lower_bound_area_mm2' => round($bound, 3),
-            'optimal' => $feasible && ($all ? $found['proven'] : $found['cost'] <= $bound + self::SAME),
+            'sheets_used' => array_sum($tidy['uses']),
+            'used_area_mm2' => round($area, 3),
+            'lower_bound_area_mm2' => round(min($area, $bound), 3),
+            'optimal' => $feasible && ($all ? $found['proven'] : $found['cost'] <= $bound + self::SAME) && ($tidy['proven'] || $this->request->prefer !== Prefer::Fewest),
         ];
     }
 
@@ -101,18 +121,65 @@ final class CutPlanner
         $all = count($this->sides) <= self::MANY_SIZES;
         $listed = [];
         foreach ($this->request->stock as $group => $stock) {
-            $patterns = ! $all ? null : ($stock->count === 0 ? [] : GuillotinePatterns::of($stock->width, $stock->height, $this->sides, $this->need, $this->request->kerf, $this->request->trim));
+            $this->tell(0.3 * $group / count($this->request->stock), 'list');
+            $patterns = ! $all ? null : ($stock->count === 0 ? [] : GuillotinePatterns::of($stock->width, $stock->height, $this->sides, $this->need, $this->request->kerf, $this->request->trimOf($stock)));
             $all = $patterns !== null;
             $listed[$group] = $patterns;
         }
         foreach ($this->request->stock as $group => $stock) {
-            $patterns = $listed[$group] ?? ($stock->count === 0 ? [] : StripPatterns::of($stock->width, $stock->height, $this->sides, $this->need, $this->request->kerf, $this->request->trim));
+            $patterns = $listed[$group] ?? ($stock->count === 0 ? [] : StripPatterns::of($stock->width, $stock->height, $this->sides, $this->need, $this->request->kerf, $this->request->trimOf($stock)));
             foreach ($patterns as $pattern) {
                 $this->columns[] = ['counts' => $pattern['counts'], 'group' => $group, 'cost' => $stock->width * $stock->height, 'squares' => $pattern['squares']];
             }
         }
 
         return $all;
+    }
+
+    /**
+     * @param  list<array{counts: array<int, int>, group: int, cost: float}>  $columns
+     * @param  array<int, int>  $need
+     * @param  array<int, int|null>  $limits
+     * @return Solved
+     */
+    private function solve(array $columns, array $need, array $limits): array
+    {
+        return CoverProgram::solve($columns, $need, $limits, $this->began + $this->seconds,
+            fn () => $this->tell(0.3 + 0.6 * min(1.0, (microtime(true) - $this->began) / $this->seconds), 'search'));
+    }
+
+    private function tell(float $share, string $what): void
+    {
+        ($this->progress ?? static fn () => null)($share, $what);
+    }
+
+    /**
+     * The least area of paper that is not scrap; then, for every number of such sheets that adds up to it, the least area of scrap.
+     *
+     * @param  array<int, int>  $need
+     * @return Solved
+     */
+    private function scrapFirst(array $need): array
+    {
+        $scrap = array_map(static fn (Stock $s): bool => $s->scrap, $this->request->stock);
+        $priced = fn (bool $ofScrap): array => array_map(static fn (array $c): array => ['cost' => $scrap[$c['group']] === $ofScrap ? $c['cost'] : 0.0] + $c, $this->columns);
+        $fresh = $this->solve($priced(false), $need, $this->limits);
+        if ($fresh['uses'] === null || ! in_array(true, $scrap, true)) {
+            return $fresh;
+        }
+        $mixes = [];
+        $this->mixes(array_keys($scrap, false, true), $fresh['cost'], [], $mixes);
+        $best = ['uses' => $fresh['uses'], 'cost' => $this->cost($fresh['uses']), 'bound' => 0.0, 'proven' => false];
+        $proven = $fresh['proven'] && $mixes !== [];
+        foreach ($mixes as $mix) {
+            $with = $this->solve($priced(true), $need, $mix + $this->limits);
+            $proven = $proven && $with['proven'];
+            if ($with['uses'] !== null && $this->cost($with['uses']) < $best['cost'] - self::SAME) {
+                $best = ['uses' => $with['uses'], 'cost' => $this->cost($with['uses']), 'bound' => 0.0, 'proven' => false];
+            }
+        }
+
+        return ['bound' => $proven ? $best['cost'] : $this->squaresArea($need), 'proven' => $proven] + $best;
     }
 
     /** @return array<int, int> squares of each size that this paper cannot give, as few as possible */
@@ -123,7 +190,7 @@ final class CutPlanner
         foreach ($sizes as $i) {
             $columns[] = ['counts' => array_map(static fn (int $k): int => $k === $i ? 1 : 0, $sizes), 'group' => -1, 'cost' => 1.0];
         }
-        $solved = CoverProgram::solve($columns, $this->need, $this->limits + [-1 => null], $this->deadline);
+        $solved = $this->solve($columns, $this->need, $this->limits + [-1 => null]);
 
         return array_values(array_slice($solved['uses'] ?? [...array_fill(0, count($this->columns), 0), ...$this->need], count($this->columns)));
     }
@@ -139,6 +206,37 @@ final class CutPlanner
     }
 
     /**
+     * mm2 of the sheets
+     *
+     * @param  array<int, int>  $uses
+     */
+    private function cost(array $uses): float
+    {
+        return array_sum(array_map(fn (int $c, int $times): float => $times * $this->columns[$c]['cost'], array_keys($uses), $uses));
+    }
+
+    /**
+     * The same with fewer patterns: with the same sheets, or, where that is what the lead prefers, with a little more area.
+     *
+     * @param  array<int, int>  $uses
+     * @param  array<int, int>  $need
+     * @return array{uses: array<int, int>, proven: bool}
+     */
+    private function fewest(array $uses, array $need): array
+    {
+        $deadline = microtime(true) + min(self::TIDYING, $this->seconds);
+        if ($this->request->prefer === Prefer::Fewest) {
+            return FewestPatterns::of($this->columns, $need, $this->limits, $this->cost($uses) * (1 + self::FEWEST_EXTRA), $uses, $deadline);
+        }
+        $same = array_fill_keys(array_keys($this->limits), 0);
+        foreach ($uses as $c => $times) {
+            $same[$this->columns[$c]['group']] += $times;
+        }
+
+        return FewestPatterns::of($this->columns, $need, $same, $this->cost($uses), $uses, $deadline);
+    }
+
+    /**
      * Among plans of the same area one with fewer sheets, where stocks add up to that area in several ways.
      *
      * @param  array<int, int>  $uses
@@ -148,13 +246,13 @@ final class CutPlanner
     private function fewestSheets(array $uses, array $need, float $area): array
     {
         $mixes = [];
-        $this->mixes(0, $area, [], $mixes);
+        $this->mixes(array_keys($this->request->stock), $area, [], $mixes);
         usort($mixes, static fn (array $a, array $b): int => array_sum($a) <=> array_sum($b));
         foreach ($mixes as $mix) {
             if (array_sum($mix) >= array_sum($uses)) {
                 break;
             }
-            $fewer = CoverProgram::solve($this->columns, $need, $mix, $this->deadline);
+            $fewer = $this->solve($this->columns, $need, $mix);
             if ($fewer['uses'] !== null) {
                 return $fewer['uses'];
             }
@@ -164,29 +262,32 @@ final class CutPlanner
     }
 
     /**
-     * All numbers of sheets of each stock that add up to an area.
+     * All numbers of sheets of some stocks that add up to an area.
      *
-     * @param  list<int>  $mix
-     * @param  list<list<int>>  $mixes
+     * @param  list<int>  $groups
+     * @param  array<int, int>  $mix  by stock
+     * @param  list<array<int, int>>  $mixes
      */
-    private function mixes(int $group, float $area, array $mix, array &$mixes): void
+    private function mixes(array $groups, float $area, array $mix, array &$mixes): void
     {
-        $stock = $this->request->stock[$group] ?? null;
-        if ($stock === null || count($mixes) > 200) {
-            if ($stock === null && abs($area) < self::SAME) {
+        $group = array_shift($groups);
+        if ($group === null || count($mixes) > 200) {
+            if ($group === null && abs($area) < self::SAME) {
                 $mixes[] = $mix;
             }
 
             return;
         }
+        $stock = $this->request->stock[$group];
         $one = $stock->width * $stock->height;
         for ($n = 0; $n <= min($stock->count ?? PHP_INT_MAX, floor(($area + self::SAME) / $one)); $n++) {
-            $this->mixes($group + 1, $area - $n * $one, [...$mix, $n], $mixes);
+            $this->mixes($groups, $area - $n * $one, [$group => $n] + $mix, $mixes);
         }
     }
 
     /**
-     * The plan sheet by sheet. Squares beyond what is wanted are left out, from the last sheets on.
+     * The plan, one entry for each pattern. Sheets of one pattern are all cut alike, since they lie in stacks: squares beyond
+     * what is wanted are left out where all sheets of a pattern can do without them, and are cut as spares where not.
      *
      * @param  array<int, int>  $uses
      * @param  array<int, int>  $need
@@ -194,27 +295,28 @@ final class CutPlanner
      */
     private function sheets(array $uses, array $need): array
     {
-        $sheets = [];
+        $uses = array_filter($uses);
+        $surplus = array_map(static fn (int $n): int => -$n, $need);
         foreach ($uses as $c => $times) {
-            $full = $times;
-            foreach ($this->columns[$c]['counts'] as $i => $count) {
-                $full = $count > 0 ? min($full, intdiv($need[$i], $count)) : $full;
-            }
-            foreach ([$full, ...array_fill(0, $times - $full, 1)] as $run) {
-                if ($run === 0) {
-                    continue;
-                }
-                $squares = [];
-                foreach ($this->columns[$c]['squares'] as ['x' => $x, 'y' => $y, 'size' => $size]) {
-                    if ($need[$size] >= $run) {
-                        $need[$size] -= $run;
-                        $squares[] = ['x_mm' => $x, 'y_mm' => $y, 'side_mm' => round($this->sides[$size], 3)];
-                    }
-                }
-                $sheets[] = ['stock' => $this->request->stock[$this->columns[$c]['group']]->name, 'times' => $run, 'squares' => $squares];
+            foreach ($this->columns[$c]['squares'] as ['size' => $size]) { // its counts stop at what is wanted
+                $surplus[$size] += $times;
             }
         }
+        asort($uses);
+        $sheets = [];
+        foreach ($uses as $c => $times) {
+            $squares = [];
+            foreach (array_reverse($this->columns[$c]['squares']) as ['x' => $x, 'y' => $y, 'size' => $size]) {
+                if ($surplus[$size] >= $times) {
+                    $surplus[$size] -= $times;
 
-        return $sheets;
+                    continue;
+                }
+                $squares[] = ['x_mm' => $x, 'y_mm' => $y, 'side_mm' => round($this->sides[$size], 3)];
+            }
+            $sheets[] = ['stock' => $this->request->stock[$this->columns[$c]['group']]->name, 'times' => $times, 'squares' => array_reverse($squares)];
+        }
+
+        return array_reverse($sheets);
     }
 }

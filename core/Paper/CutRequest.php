@@ -11,8 +11,14 @@ final readonly class CutRequest
      * @param  list<Stock>  $stock
      * @param  list<array{side: float, count: int}>  $need
      */
-    public function __construct(public array $stock, public array $need, public float $kerf, public float $trim)
+    public function __construct(public array $stock, public array $need, public float $kerf, public float $trim, public Prefer $prefer = Prefer::Least)
     {
+    }
+
+    /** mm lost all round a sheet of this stock. */
+    public function trimOf(Stock $stock): float
+    {
+        return $this->trim + $stock->trim;
     }
 
     /**
@@ -31,7 +37,7 @@ final readonly class CutRequest
             if ($count !== null && ! is_int($count)) {
                 throw new BadPaper("/stock/$i/count", 'The count must be a whole number, or null for plenty.');
             }
-            $stock[] = Stock::of(self::name($entry, $i), self::number($entry, 'width_mm', "/stock/$i"), self::number($entry, 'height_mm', "/stock/$i"), $count, "/stock/$i");
+            $stock[] = Stock::of(self::name($entry, $i), self::number($entry, 'width_mm', "/stock/$i"), self::number($entry, 'height_mm', "/stock/$i"), $count, "/stock/$i", self::loss($entry, 'trim_mm', "/stock/$i"), ($entry['scrap'] ?? false) === true);
         }
         $need = [];
         foreach (self::entries($data, 'need', 50) as $i => $entry) {
@@ -46,7 +52,10 @@ final readonly class CutRequest
             $need[] = ['side' => $side, 'count' => $count];
         }
 
-        return new self($stock, $need, self::loss($data, 'kerf_mm'), self::loss($data, 'trim_mm'));
+        $prefer = $data['prefer'] ?? Prefer::Least->value;
+        $prefer = (is_string($prefer) ? Prefer::tryFrom($prefer) : null) ?? throw new BadPaper('/prefer', 'What to put first is one of "least", "fewest" and "scrap".');
+
+        return new self($stock, $need, self::loss($data, 'kerf_mm'), self::loss($data, 'trim_mm'), $prefer);
     }
 
     /**
@@ -84,11 +93,11 @@ final readonly class CutRequest
     }
 
     /** @param  array<array-key, mixed>  $data */
-    private static function loss(array $data, string $key): float
+    private static function loss(array $data, string $key, string $pointer = ''): float
     {
         $value = $data[$key] ?? 0;
         if ((! is_int($value) && ! is_float($value)) || $value < 0 || $value > 100) {
-            throw new BadPaper("/$key", 'This must be a number of millimetres from 0 to 100.');
+            throw new BadPaper("$pointer/$key", 'This must be a number of millimetres from 0 to 100.');
         }
 
         return (float) $value;

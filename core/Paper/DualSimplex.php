@@ -16,7 +16,7 @@ final class DualSimplex
      * @param  list<float>  $costs  not negative
      * @param  list<array{array<int, float>, float}>  $rows  coefficients by variable, and the limit
      * @param  list<int>  $names  of the variables, for the answer
-     * @return array{cost: float, uses: array<int, float>}|null null when no x meets all rows
+     * @return array{cost: float, uses: array<int, float>, prices: list<float>}|null null when no x meets all rows; prices: what one more of each row's limit would save, by row
      */
     public static function least(array $costs, array $rows, array $names): ?array
     {
@@ -50,7 +50,7 @@ final class DualSimplex
                     }
                 }
 
-                return ['cost' => $cost, 'uses' => $uses];
+                return ['cost' => $cost, 'uses' => $uses, 'prices' => array_slice($reduced, $n)];
             }
             $enter = null;
             $ratio = INF;
@@ -85,6 +85,6 @@ final class DualSimplex
             $basis[$leave] = $enter;
         }
 
-        return ['cost' => 0.0, 'uses' => [$names[0] => 1.0]]; // a bound of nothing is always true
+        return ['cost' => 0.0, 'uses' => [$names[0] => 1.0], 'prices' => array_fill(0, $m, 0.0)]; // a bound of nothing is always true
     }
 }

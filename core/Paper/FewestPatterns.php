@@ -4,91 +4,127 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Paper;
 
-/** People cut in stacks: of plans with the same sheets the one with the fewest different patterns; one and two are tried in full. */
-final readonly class FewestPatterns
+/**
+ * People cut in stacks, many sheets the same way: of all plans within a budget one with the fewest different patterns, and
+ * of those the cheapest. One pattern is tried, then two, then three ...; a choice is given up when what is still wanted
+ * costs more than the budget has left, at the prices of the linear program (no pattern makes squares cheaper than these).
+ */
+final class FewestPatterns
 {
-    /** Pairs tried; more patterns than this makes are left as they are. */
-    private const MOST_PAIRS = 60_000;
+    /** Choices tried before the search is given up. */
+    private const MOST_NODES = 400_000;
+
+    /** mm2: areas closer than this are the same. */
+    private const SAME = 1e-3;
+
+    /** @var array<int, int>|null */
+    private ?array $best = null;
+
+    private int $nodes = 0;
 
     /**
      * @param  list<array{counts: array<int, int>, group: int, cost: float}>  $columns
-     * @param  array<int, int>  $need
-     * @param  array<int, int>  $uses  by column
-     * @return array<int, int>
+     * @param  list<float>  $prices  by size
      */
-    public static function of(array $columns, array $need, array $uses): array
+    private function __construct(private readonly array $columns, private readonly array $prices, private float $budget, private readonly float $deadline)
     {
-        $different = count(array_filter($uses));
-        if ($different <= 1) {
-            return $uses;
-        }
-        $sheets = [];
-        foreach ($uses as $c => $times) {
-            $sheets[$columns[$c]['group']] = ($sheets[$columns[$c]['group']] ?? 0) + $times;
-        }
-        $sheets = array_filter($sheets);
-        $of = static fn (int $group): array => array_keys(array_filter($columns, static fn (array $column): bool => $column['group'] === $group));
-        $none = array_fill(0, count($columns), 0);
-        if (count($sheets) === 1) {
-            [$group, $n] = [array_key_first($sheets), (int) reset($sheets)];
-            $patterns = $of($group);
-            foreach ($patterns as $p) {
-                if (self::covers($columns, [[$p, $n]], $need)) {
-                    return self::sorted([$p => $n] + $none);
-                }
-            }
-            if ($different > 2 && count($patterns) ** 2 * $n <= 2 * self::MOST_PAIRS) {
-                foreach ($patterns as $p) {
-                    foreach ($patterns as $q) {
-                        for ($k = 1; $p < $q && $k < $n; $k++) {
-                            if (self::covers($columns, [[$p, $k], [$q, $n - $k]], $need)) {
-                                return self::sorted([$p => $k, $q => $n - $k] + $none);
-                            }
-                        }
-                    }
-                }
-            }
-        } elseif (count($sheets) === 2 && $different > 2) {
-            [$g, $h] = array_keys($sheets);
-            foreach ($of($g) as $p) {
-                foreach ($of($h) as $q) {
-                    if (self::covers($columns, [[$p, $sheets[$g]], [$q, $sheets[$h]]], $need)) {
-                        return self::sorted([$p => $sheets[$g], $q => $sheets[$h]] + $none);
-                    }
-                }
-            }
-        }
-
-        return $uses;
     }
 
     /**
-     * @param  list<array{counts: array<int, int>, group: int, cost: float}>  $columns
-     * @param  list<array{int, int}>  $chosen  column and times
-     * @param  array<int, int>  $need
+     * @param  list<array{counts: array<int, int>, group: int, cost: float}>  $columns  patterns
+     * @param  array<int, int>  $need  squares by size
+     * @param  array<int, int|null>  $limits  sheets by group; null: any number
+     * @param  float  $budget  what the patterns may cost in all
+     * @param  array<int, int>  $uses  a plan within the budget: times by column
+     * @param  float  $deadline  microtime
+     * @return array{uses: array<int, int>, proven: bool} proven: there is none with fewer patterns
      */
-    private static function covers(array $columns, array $chosen, array $need): bool
+    public static function of(array $columns, array $need, array $limits, float $budget, array $uses, float $deadline): array
     {
+        $rows = [];
         foreach ($need as $i => $n) {
-            foreach ($chosen as [$c, $times]) {
-                $n -= $times * $columns[$c]['counts'][$i];
+            $rows[] = [array_map(static fn (array $c): float => (float) -$c['counts'][$i], $columns), (float) -$n];
+        }
+        $prices = $columns === [] ? null : DualSimplex::least(array_column($columns, 'cost'), $rows, array_keys($columns));
+        $self = new self($columns, $prices['prices'] ?? array_fill(0, count($need), 0.0), $budget + self::SAME, $deadline);
+        for ($patterns = 1; $patterns < count(array_filter($uses)); $patterns++) {
+            $self->search($patterns, $need, $limits, array_fill(0, count($columns), 0), 0.0, 0);
+            if ($self->best !== null) {
+                return ['uses' => $self->best, 'proven' => true];
             }
-            if ($n > 0) {
-                return false;
+            if ($self->tired()) {
+                return ['uses' => $uses, 'proven' => false];
             }
         }
 
-        return true;
+        return ['uses' => $uses, 'proven' => true];
+    }
+
+    private function tired(): bool
+    {
+        if ($this->nodes % 512 === 0 && microtime(true) > $this->deadline) {
+            $this->nodes = self::MOST_NODES + 1;
+        }
+
+        return $this->nodes > self::MOST_NODES;
     }
 
     /**
+     * @param  int  $patterns  that may still be taken
+     * @param  array<int, int>  $need
+     * @param  array<int, int|null>  $limits
      * @param  array<int, int>  $uses
-     * @return list<int>
+     * @param  int  $from  columns before this one have had their turn
      */
-    private static function sorted(array $uses): array
+    private function search(int $patterns, array $need, array $limits, array $uses, float $spent, int $from): void
     {
-        ksort($uses);
+        for ($c = $from; $c < count($this->columns); $c++) {
+            $this->nodes++;
+            if ($this->tired()) {
+                return;
+            }
+            ['counts' => $counts, 'group' => $group, 'cost' => $cost] = $this->columns[$c];
+            $most = $this->most($counts, $need, $patterns === 1);
+            if ($limits[$group] !== null && $limits[$group] < $most) {
+                $most = $patterns === 1 ? 0 : $limits[$group];
+            }
+            for ($times = $most; $times >= 1; $times = $patterns === 1 ? 0 : $times - 1) {
+                $rest = $need;
+                $bound = $spent + $times * $cost;
+                foreach ($counts as $i => $count) {
+                    $rest[$i] -= $times * $count;
+                    $bound += max(0, $rest[$i]) * $this->prices[$i];
+                }
+                if ($bound >= $this->budget) {
+                    continue;
+                }
+                if (max([0, ...$rest]) <= 0) {
+                    $this->best = [$c => $times] + $uses;
+                    ksort($this->best);
+                    $this->budget = $spent + $times * $cost - self::SAME;
+                } elseif ($patterns > 1) {
+                    $this->search($patterns - 1, $rest, $limits[$group] === null ? $limits : [$group => $limits[$group] - $times] + $limits, [$c => $times] + $uses, $spent + $times * $cost, $c + 1);
+                }
+            }
+        }
+    }
 
-        return array_values($uses);
+    /**
+     * How often a pattern is of use; the last one must bring all that is wanted, or it is of none.
+     *
+     * @param  array<int, int>  $counts
+     * @param  array<int, int>  $need
+     */
+    private function most(array $counts, array $need, bool $last): int
+    {
+        $most = 0;
+        foreach ($need as $i => $n) {
+            if ($n > 0 && $counts[$i] === 0 && $last) {
+                return 0;
+            }
+            $most = $n > 0 && $counts[$i] > 0 ? max($most, intdiv($n + $counts[$i] - 1, $counts[$i])) : $most;
+        }
+
+        return $most;
     }
 }

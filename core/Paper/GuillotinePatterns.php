@@ -156,7 +156,7 @@ final class GuillotinePatterns
                 foreach ($countsA as $i => $count) {
                     $sum[] = min($this->caps[$i], $count + $countsB[$i]);
                 }
-                $key = implode(',', $sum);
+                $key = implode(',', $sum).',';
                 $found[$key] ??= [$sum, [$way, $at, $keyA, $keyB]];
             }
         }
@@ -223,6 +223,6 @@ final class GuillotinePatterns
     /** @param  array<int, int>  $counts */
     private static function key(array $counts): string
     {
-        return implode(',', $counts);
+        return implode(',', $counts).',';
     }
 }

@@ -4,34 +4,119 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Paper;
 
-/** What has to be done and laid out before a lesson, in the order of doing it. Each entry is a key and its numbers; words come from the phrasebook. */
+/**
+ * What has to be done and laid out before a lesson, in the order of doing it, and what goes to each learner and each table.
+ * Each entry is a key and its numbers; words come from the phrasebook. A key is counted through (cut-1, cut-2), so that what
+ * is ticked off stays ticked when something is added.
+ *
+ * @phpstan-type Entry array{key: string, said: string, with: array<string, int|float|string>}
+ */
 final readonly class KitList
 {
     /** Learners who share one pair of scissors. */
     private const SHARE_SCISSORS = 3;
 
     /**
+     * @param  int  $learners  at least 1
+     * @param  int  $seats  learners at a table, at least 1
      * @param  bool  $squareInLesson  the learners make their squares themselves
-     * @param  bool  $modelCuts  the model itself is cut
-     * @param  'scissors'|'tear'  $method
-     * @return list<array{key: string, with: array<string, int|float|string>}>
+     * @param  bool  $modelCuts  a model itself is cut
+     * @param  'scissors'|'trimmer'|'tear'  $method
+     * @param  list<Material>  $materials
      */
-    public static function of(LessonPaper $paper, int $learners, bool $squareInLesson, bool $modelCuts, string $method): array
+    public function __construct(private LessonPaper $paper, private int $learners, private int $seats, private bool $squareInLesson, private bool $modelCuts, private string $method, private array $materials)
     {
-        $entries = [['key' => 'take', 'with' => ['sheets' => $paper->sheets, 'name' => $paper->stock->name]]];
-        if (! $paper->uncut && ! $squareInLesson) {
-            foreach ($paper->pieces as $piece) {
-                $entries[] = ['key' => 'cut', 'with' => ['count' => $piece['count'], 'side' => $piece['side'], 'title' => $piece['title']]];
-            }
-            $entries[] = ['key' => 'check-square', 'with' => []];
+    }
+
+    /** @return list<Entry> */
+    public function toDo(): array
+    {
+        $entries = [];
+        $add = static function (string $key, array $with = [], ?string $said = null) use (&$entries): void {
+            $number = 1 + count(array_filter($entries, static fn (array $e): bool => str_starts_with($e['key'], "$key-")));
+            $entries[] = ['key' => "$key-$number", 'said' => $said ?? $key, 'with' => $with];
+        };
+        foreach ($this->paper->takes as $stock => $sheets) {
+            $sheets === 0 ?: $add('take', ['n' => $sheets, 'name' => $this->paper->pile[$stock]->name]);
         }
-        $entries[] = ['key' => 'practise', 'with' => []];
-        $entries[] = ['key' => 'sort', 'with' => ['kits' => $learners, 'pieces' => count($paper->pieces)]];
-        $entries[] = ['key' => 'spares', 'with' => ['spares' => $paper->spares]];
-        if ($modelCuts || ($squareInLesson && $method === 'scissors')) {
-            $entries[] = ['key' => 'scissors', 'with' => ['pairs' => (int) ceil($learners / self::SHARE_SCISSORS), 'share' => self::SHARE_SCISSORS]];
+        $cut = array_filter($this->paper->pieces, static fn (array $p): bool => ! $p['uncut']);
+        if ($cut !== [] && ! $this->squareInLesson) {
+            foreach ($cut as $piece) {
+                $add('cut', ['n' => $piece['count'], 'side' => $piece['side'], 'title' => $piece['title']]);
+            }
+            $add('check-square');
+        }
+        foreach ($this->paper->models as $model) {
+            $add('practise', ['title' => $model->title], count($this->paper->models) > 1 ? 'practise-one' : null);
+        }
+        $add('sort', ['n' => $this->squareInLesson && $cut !== [] ? $this->handedOut() : count($this->paper->pieces), 'kits' => $this->learners, 'tables' => $this->tables()]);
+        foreach ($this->paper->models as $model) {
+            $add('spares', ['n' => $model->spares, 'title' => $model->title], count($this->paper->models) > 1 ? 'spares-one' : null);
+        }
+        if ($this->scissors() > 0) {
+            $add('scissors', ['n' => $this->scissors(), 'share' => self::SHARE_SCISSORS]);
+        }
+        foreach ($this->materials as $material) {
+            $add('material', ['n' => $material->amount($this->learners, $this->tables(), $this->finished()), 'name' => $material->name]);
         }
 
         return $entries;
+    }
+
+    /** @return list<array{title: string, side: float, uncut: bool}> what one learner gets */
+    public function forLearner(): array
+    {
+        return array_map(static fn (array $p): array => ['title' => $p['title'], 'side' => $p['side'], 'uncut' => $p['uncut']], $this->paper->pieces);
+    }
+
+    /**
+     * Learners are dealt to as few tables as there must be, as evenly as they can be: 10 at tables of 4 are 4, 3 and 3.
+     *
+     * @return list<array{learners: int, scissors: int, materials: array<string, int>}> by table; materials by key
+     */
+    public function forTables(): array
+    {
+        $tables = $this->tables();
+        $list = [];
+        for ($table = 0; $table < $tables; $table++) {
+            $seated = intdiv($this->learners, $tables) + ($table < $this->learners % $tables ? 1 : 0);
+            $amounts = [];
+            foreach ($this->materials as $material) {
+                $amounts[$material->key] = $material->per === 'room' ? 0 : $material->amount($seated, 1, $seated * count($this->paper->models));
+            }
+            $list[] = ['learners' => $seated, 'scissors' => $this->scissors() === 0 ? 0 : (int) ceil($seated / self::SHARE_SCISSORS), 'materials' => array_filter($amounts)];
+        }
+
+        return $list;
+    }
+
+    public function tables(): int
+    {
+        return (int) ceil($this->learners / max(1, $this->seats));
+    }
+
+    /** Pairs of scissors in all, table by table, since no pair is at two tables. */
+    private function scissors(): int
+    {
+        if (! $this->modelCuts && ! ($this->squareInLesson && $this->method === 'scissors')) {
+            return 0;
+        }
+        $pairs = 0;
+        for ($table = 0; $table < $this->tables(); $table++) {
+            $pairs += (int) ceil((intdiv($this->learners, $this->tables()) + ($table < $this->learners % $this->tables() ? 1 : 0)) / self::SHARE_SCISSORS);
+        }
+
+        return $pairs;
+    }
+
+    private function finished(): int
+    {
+        return $this->learners * count($this->paper->models);
+    }
+
+    /** Sheets or squares handed to each learner when squares are made in the lesson: the uncut ones and one sheet for each model. */
+    private function handedOut(): int
+    {
+        return count($this->paper->models);
     }
 }

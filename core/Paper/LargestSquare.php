@@ -22,7 +22,7 @@ final readonly class LargestSquare
             $most = $stock->count === 0 ? 0 : (int) ceil($squares / max(1, $stock->count ?? $squares));
             foreach ([$stock->width, $stock->height] as $length) {
                 for ($n = 1; $n <= max(1, $squares, $most); $n++) {
-                    $side = ($length - 2 * $trim + $kerf) / $n - $kerf;
+                    $side = ($length - 2 * ($trim + $stock->trim) + $kerf) / $n - $kerf;
                     if ($side < Stock::MIN_MM) {
                         break;
                     }
@@ -32,7 +32,7 @@ final readonly class LargestSquare
         }
         rsort($sides);
         foreach (array_unique($sides) as $side) {
-            $per = array_map(static fn (Stock $s): int => SquareGrid::on($s->width, $s->height, $side, $kerf, $trim)->count(), $pile);
+            $per = array_map(static fn (Stock $s): int => SquareGrid::on($s->width, $s->height, $side, $kerf, $trim + $s->trim)->count(), $pile);
             $made = 0;
             foreach ($pile as $i => $stock) {
                 $made += $per[$i] * min($stock->count ?? $squares, $squares);

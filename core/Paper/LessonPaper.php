@@ -5,59 +5,168 @@ declare(strict_types=1);
 namespace Cathedra\Core\Paper;
 
 /**
- * All paper one lesson takes: for every learner, every spare and the lead's own practice each piece of the model, from one
- * stock. A model from an uncut sheet takes sheets as they are. Lengths in mm.
+ * All paper a lesson takes: for every learner, every spare and the lead's own practice each piece of each model, from a pile
+ * of one stock or several. A model from an uncut sheet takes sheets as they are, of the stock nearest to its shape. When the
+ * pile does not do, the plan is made as if there were plenty of the first stock (or of all, where the first gives none of the
+ * squares), and what is missing is counted. Lengths in mm.
  *
  * @phpstan-import-type Plan from CutPlanner
+ *
+ * @phpstan-type Piece array{model: int, title: string, side: float, count: int, uncut: bool}
  */
 final readonly class LessonPaper
 {
+    /** Smallest share of the wanted squares that is offered when paper is short. */
+    private const LEAST_SHARE = 0.4;
+
     /**
-     * @param  list<array{title: string, side: float, count: int}>  $pieces
-     * @param  Plan|null  $plan  null: sheets are not cut
+     * @param  non-empty-list<Stock>  $pile
+     * @param  list<ModelPaper>  $models
+     * @param  array<int, float>  $sides  by model: the main square's side, or the shorter side of the uncut sheet
+     * @param  list<Piece>  $pieces
+     * @param  list<array{model: int, stock: int, sheets: int}>  $uncut
+     * @param  Plan|null  $plan  null: nothing is cut
+     * @param  array<int, int>  $takes  sheets by stock
+     * @param  array<int, int>  $short  sheets missing by stock
+     * @param  float|null  $smaller  share of all wanted sides for which the pile is enough; null when it is enough anyway or for nothing useful
      */
-    private function __construct(public Stock $stock, public float $side, public array $pieces, public int $sets, public int $spares, public bool $uncut, public int $sheets, public ?array $plan, public ?float $smallerSide)
+    private function __construct(public array $pile, public array $models, public array $sides, public array $pieces, public array $uncut, public ?array $plan, public array $takes, public array $short, public ?float $smaller)
     {
     }
 
     /**
-     * @param  list<array{title: string, scale: float}>  $parts  further pieces; scale: side over that of the main one
-     * @param  float  $ratio  of the model's sheet; 1 for a square
-     * @param  float|null  $side  of the main square; null: the largest one the sheet gives
-     * @param  int  $practice  sets for the lead
+     * @param  non-empty-list<Stock>  $pile  the first is the one that sides come from
+     * @param  list<ModelPaper>  $models
+     * @param  float  $seconds  of searching at most, for each plan that is tried
      *
      * @throws BadPaper when a square is out of bounds
      */
-    public static function for(Stock $stock, int $learners, int $spares, int $practice, string $title, float $ratio, array $parts, ?float $side, float $kerf, float $trim): self
+    public static function for(array $pile, array $models, float $kerf, Prefer $prefer = Prefer::Least, float $seconds = 2.0): self
     {
-        $sets = $learners + $spares + $practice;
-        if (abs($ratio - 1) > 1e-6) {
-            return new self($stock, min($stock->width, $stock->height), [['title' => $title, 'side' => min($stock->width, $stock->height), 'count' => $sets]], $sets, $spares, true, $sets, null, null);
+        $sides = [];
+        $pieces = [];
+        $uncut = [];
+        $left = $pile;
+        foreach ($models as $m => $model) {
+            $sides[$m] = $model->uncut() ? 0.0 : $model->side ?? $pile[0]->largest();
+            if ($model->uncut()) {
+                $stock = self::nearest($pile, $model->ratio);
+                $sides[$m] = min($pile[$stock]->width, $pile[$stock]->height);
+                $uncut[] = ['model' => $m, 'stock' => $stock, 'sheets' => $model->sets()];
+                $left[$stock] = $left[$stock]->without($model->sets());
+            }
+            foreach ([['title' => $model->title, 'scale' => 1.0], ...($model->uncut() ? [] : $model->parts)] as ['title' => $title, 'scale' => $scale]) {
+                $pieces[] = ['model' => $m, 'title' => $title, 'side' => $scale === 1.0 ? $sides[$m] : round($sides[$m] * $scale, 1), 'count' => $model->sets(), 'uncut' => $model->uncut()];
+            }
         }
-        $side ??= min($stock->width, $stock->height) - 2 * $trim;
-        $pieces = [['title' => $title, 'side' => $side, 'count' => $sets]];
-        foreach ($parts as $part) {
-            $pieces[] = ['title' => $part['title'], 'side' => round($side * $part['scale'], 1), 'count' => $sets];
+        self::check($pieces);
+        $cut = array_values(array_filter($pieces, static fn (array $p): bool => ! $p['uncut']));
+        $plan = $cut === [] ? null : self::plan($left, $pile, $cut, 1.0, $kerf, $prefer, $seconds);
+        $takes = array_fill(0, count($pile), 0);
+        foreach ($uncut as ['stock' => $stock, 'sheets' => $sheets]) {
+            $takes[$stock] += $sheets;
         }
+        $names = array_flip(array_map(static fn (Stock $s): string => $s->name, $pile));
+        foreach ($plan['sheets'] ?? [] as ['stock' => $name, 'times' => $times]) {
+            $takes[$names[$name]] += $times;
+        }
+        $short = array_map(static fn (Stock $s, int $n): int => $s->count === null ? 0 : max(0, $n - $s->count), $pile, $takes);
+        $smaller = array_sum($short) > 0 && $uncut === [] ? self::enoughFor($left, $cut, $sides, $kerf, $prefer) : null;
+
+        return new self($pile, $models, $sides, $pieces, $uncut, $plan, $takes, $short, $smaller);
+    }
+
+    public function short(): int
+    {
+        return array_sum($this->short);
+    }
+
+    public function sheets(): int
+    {
+        return array_sum($this->takes);
+    }
+
+    /** Whether there is a stock in the pile for every square. */
+    public function fits(): bool
+    {
+        return $this->plan === null || $this->plan['feasible'];
+    }
+
+    /** The largest square that fits on none of the pile; null when all fit. */
+    public function tooBig(): ?float
+    {
+        return $this->fits() ? null : max([0.0, ...array_column($this->plan['unmet'] ?? [], 'side_mm')]);
+    }
+
+    /**
+     * @param  list<Stock>  $pile
+     * @return int the stock whose shape is nearest
+     */
+    private static function nearest(array $pile, float $ratio): int
+    {
+        $off = array_map(static fn (Stock $s): float => abs(log(max($s->width, $s->height) / min($s->width, $s->height)) - abs(log($ratio))), $pile);
+
+        return (int) array_search(min([INF, ...$off]), $off, true);
+    }
+
+    /**
+     * @param  list<Piece>  $pieces
+     *
+     * @throws BadPaper
+     */
+    private static function check(array $pieces): void
+    {
         foreach ($pieces as $piece) {
             if ($piece['side'] < Stock::MIN_MM || $piece['side'] > Stock::MAX_MM) {
                 throw new BadPaper('/side_mm', sprintf('A square must have between %d and %d mm; %s would have %s mm.', Stock::MIN_MM, Stock::MAX_MM, $piece['title'], round($piece['side'], 1)));
             }
         }
-        $plenty = Stock::of($stock->name, $stock->width, $stock->height, null);
-        $plan = CutPlanner::plan(new CutRequest([$plenty], array_map(static fn (array $p): array => ['side' => $p['side'], 'count' => $p['count']], $pieces), $kerf, $trim), 2.0);
-        $smaller = $stock->count !== null && $plan['sheets_used'] > $stock->count && $parts === [] ? LargestSquare::from([$stock], $sets, $kerf, $trim)['side_mm'] ?? null : null;
-
-        return new self($stock, $side, $pieces, $sets, $spares, false, $plan['sheets_used'], $plan, $smaller);
     }
 
-    public function short(): int
+    /**
+     * From the pile if it does; else with plenty of the first stock, else with plenty of all.
+     *
+     * @param  array<int, Stock>  $left
+     * @param  list<Stock>  $pile
+     * @param  list<Piece>  $cut
+     * @return Plan
+     */
+    private static function plan(array $left, array $pile, array $cut, float $share, float $kerf, Prefer $prefer, float $seconds): array
     {
-        return $this->stock->count === null ? 0 : max(0, $this->sheets - $this->stock->count);
+        $need = array_map(static fn (array $p): array => ['side' => $p['side'] * $share, 'count' => $p['count']], $cut);
+        $plan = CutPlanner::plan(new CutRequest(array_values($left), $need, $kerf, 0.0, $prefer), $seconds);
+        foreach ([[$pile[0]->plenty()] + $left, array_map(static fn (Stock $s): Stock => $s->plenty(), $left)] as $more) {
+            $plan = $plan['feasible'] ? $plan : CutPlanner::plan(new CutRequest(array_values($more), $need, $kerf, 0.0, $prefer), $seconds);
+        }
+
+        return $plan;
     }
 
-    public function fits(): bool
+    /**
+     * The largest share of all sides for which the pile is enough, so that the main side of the first model is a whole number
+     * of tenths of a mm: by halving for several sizes, exactly for one.
+     *
+     * @param  array<int, Stock>  $left
+     * @param  list<Piece>  $cut
+     * @param  array<int, float>  $sides
+     */
+    private static function enoughFor(array $left, array $cut, array $sides, float $kerf, Prefer $prefer): ?float
     {
-        return $this->plan === null || $this->plan['feasible'];
+        if (count($cut) === 1) {
+            $largest = LargestSquare::from(array_values($left), $cut[0]['count'], $kerf)['side_mm'] ?? 0.0;
+
+            return $largest >= self::LEAST_SHARE * $cut[0]['side'] && $largest < $cut[0]['side'] ? $largest / $cut[0]['side'] : null;
+        }
+        [$enough, $short] = [(int) (self::LEAST_SHARE * $sides[0]), (int) ceil($sides[0])]; // mm of the first side
+        $does = static fn (int $mm): bool => CutPlanner::plan(new CutRequest(array_values($left), array_map(static fn (array $p): array => ['side' => round($p['side'] * $mm / $sides[0], 1), 'count' => $p['count']], $cut), $kerf, 0.0, $prefer), 0.3)['feasible'];
+        if (! $does($enough)) {
+            return null;
+        }
+        while ($short - $enough > 1) {
+            $middle = intdiv($enough + $short, 2);
+            [$enough, $short] = $does($middle) ? [$middle, $short] : [$enough, $middle];
+        }
+
+        return $enough / $sides[0];
     }
 }

@@ -78,7 +78,7 @@ final class OneByOne
 
     private function one(float $side, int $count): void
     {
-        $grids = array_map(fn (Stock $s): SquareGrid => SquareGrid::on($s->width, $s->height, $side, $this->request->kerf, $this->request->trim), $this->request->stock);
+        $grids = array_map(fn (Stock $s): SquareGrid => SquareGrid::on($s->width, $s->height, $side, $this->request->kerf, $this->request->trimOf($s)), $this->request->stock);
         $most = 0;
         foreach ($grids as $i => $grid) {
             $most += $grid->count() === 0 ? 0 : min($count, ($this->left[$i] ?? $count) * $grid->count());
@@ -92,20 +92,13 @@ final class OneByOne
         }
     }
 
-    /** Books $times sheets of a stock; the last one carries only the squares still wanted. */
+    /** Books $times sheets of a stock, all cut alike: squares too many are left out only where every sheet can do without one. */
     private function take(int $i, int $times, SquareGrid $grid, int &$wanted): void
     {
         $stock = $this->request->stock[$i];
-        $squares = $grid->squares();
-        $full = min($times, intdiv($wanted, count($squares)));
-        $wanted -= $full * count($squares);
-        if ($full > 0) {
-            $this->sheets[] = ['stock' => $stock->name, 'times' => $full, 'squares' => $squares];
-        }
-        if ($full < $times) {
-            $this->sheets[] = ['stock' => $stock->name, 'times' => 1, 'squares' => array_slice($squares, 0, $wanted)];
-            $wanted = 0;
-        }
+        $per = min($grid->count(), (int) ceil($wanted / $times));
+        $this->sheets[] = ['stock' => $stock->name, 'times' => $times, 'squares' => array_slice($grid->squares(), 0, $per)];
+        $wanted = max(0, $wanted - $times * $per);
         if ($this->left[$i] !== null) {
             $this->left[$i] -= $times;
         }

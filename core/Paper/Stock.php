@@ -11,13 +11,17 @@ final readonly class Stock
 
     public const MAX_MM = 2000.0;
 
-    /** @param  int|null  $count null: as much as is wanted */
-    private function __construct(public string $name, public float $width, public float $height, public ?int $count)
+    /**
+     * @param  int|null  $count null: as much as is wanted
+     * @param  float  $trim  lost all round this paper (holes, margins, a newspaper's fold), beside what the plan loses anyway
+     * @param  bool  $scrap  to be used up first where the lead prefers that
+     */
+    private function __construct(public string $name, public float $width, public float $height, public ?int $count, public float $trim, public bool $scrap)
     {
     }
 
     /** @throws BadPaper */
-    public static function of(string $name, float $width, float $height, ?int $count, string $pointer = ''): self
+    public static function of(string $name, float $width, float $height, ?int $count, string $pointer = '', float $trim = 0.0, bool $scrap = false): self
     {
         foreach (['width_mm' => $width, 'height_mm' => $height] as $key => $mm) {
             if (! is_finite($mm) || $mm < self::MIN_MM || $mm > self::MAX_MM) {
@@ -28,6 +32,28 @@ final readonly class Stock
             throw new BadPaper($pointer === '' ? '' : "$pointer/count", 'The count must be a whole number from 0 to 1,000,000, or null for plenty.');
         }
 
-        return new self($name, $width, $height, $count);
+        if (! is_finite($trim) || $trim < 0 || $trim > 100) {
+            throw new BadPaper($pointer === '' ? '' : "$pointer/trim_mm", 'What is lost all round must be between 0 and 100 mm.');
+        }
+
+        return new self($name, $width, $height, $count, $trim, $scrap);
+    }
+
+    /** The same paper, as much as is wanted. */
+    public function plenty(): self
+    {
+        return new self($this->name, $this->width, $this->height, null, $this->trim, $this->scrap);
+    }
+
+    /** The same paper with some of it gone. */
+    public function without(int $sheets): self
+    {
+        return new self($this->name, $this->width, $this->height, $this->count === null ? null : max(0, $this->count - $sheets), $this->trim, $this->scrap);
+    }
+
+    /** The side of the largest square it gives. */
+    public function largest(): float
+    {
+        return min($this->width, $this->height) - 2 * $this->trim;
     }
 }

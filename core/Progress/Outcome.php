@@ -13,15 +13,16 @@ final readonly class Outcome
     }
 
     /**
-     * Nobody tapped: away. The last step done: finished, with help if help was ever asked for. Otherwise stopped at the step
+     * Nobody tapped: away, or stopped before the first step when known to be there. The last step done: finished, with help if help was ever asked for. Otherwise stopped at the step
      * after the last one done.
      *
      * @param  list<array{step: int, kind: string}>  $marks  kind: done or help
      * @param  int  $steps  of the model
+     * @param  bool  $present  was tapped for another model of the lesson
      */
-    public static function fromMarks(array $marks, int $steps): self
+    public static function fromMarks(array $marks, int $steps, bool $present = false): self
     {
-        if ($marks === []) {
+        if ($marks === [] && ! $present) {
             return new self(Finish::Away, null);
         }
         $done = 0;

@@ -65,6 +65,7 @@ final readonly class Loader
             $top->texts('talk'),
             $top->texts('decorate'),
             $top->texts('display'),
+            $top->someOf('does', Sequence::DOES),
         );
         $top->nothingElse();
 

@@ -95,6 +95,22 @@ final class Reader
         return $value;
     }
 
+    /**
+     * @param  list<string>  $allowed
+     * @return list<string> none by default
+     *
+     * @throws BadSequence when one is not allowed
+     */
+    public function someOf(string $key, array $allowed): array
+    {
+        $list = $this->texts($key);
+        if (array_diff($list, $allowed) !== [] || count(array_unique($list)) !== count($list)) {
+            throw $this->bad($key, "\"$key\" must be a list, each once, of: ".implode(', ', $allowed).'.');
+        }
+
+        return $list;
+    }
+
     /** @param  array<string, int>  $ids  numbers of the steps that may be named by an id */
     public function knowSteps(array $ids): void
     {

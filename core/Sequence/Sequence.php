@@ -11,6 +11,8 @@ use Cathedra\Core\Folding\Side;
 /** A model: what is said about it, and its steps. The sheet is given by proportion; sizes come with the sheet. */
 final readonly class Sequence
 {
+    public const DOES = ['flap', 'fly', 'spin', 'puff', 'hold', 'stand', 'float', 'snap', 'grip'];
+
     /**
      * @param  string  $slug  the library name, small letters and hyphens
      * @param  float  $ratio  sheet height over width; 1 for a square
@@ -25,6 +27,7 @@ final readonly class Sequence
      * @param  list<string>  $talk  what there is to talk about: geometry, nature, culture
      * @param  list<string>  $decorate  hints
      * @param  list<string>  $display  hints
+     * @param  list<string>  $does  what it can do when it is finished, of DOES; that sets how large and how stiff the paper must be
      */
     public function __construct(
         public string $slug,
@@ -43,6 +46,7 @@ final readonly class Sequence
         public array $talk = [],
         public array $decorate = [],
         public array $display = [],
+        public array $does = [],
     ) {
     }
 

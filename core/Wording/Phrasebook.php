@@ -28,6 +28,16 @@ final readonly class Phrasebook
         return strtr($phrase, $pairs);
     }
 
+    /**
+     * A phrase with {n} in it; for one thing the phrase "key-one", where there is one.
+     *
+     * @param  array<string, string|int>  $with
+     */
+    public function count(string $section, string $key, int $n, array $with = []): string
+    {
+        return $this->say($section, $n === 1 && isset($this->sections[$section]["$key-one"]) ? "$key-one" : $key, ['n' => $n] + $with);
+    }
+
     /** A number as a word where the language has one. */
     public function number(int $n): string
     {

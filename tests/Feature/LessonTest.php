@@ -73,8 +73,8 @@ final class LessonTest extends TestCase
         [$lead, $lesson] = $this->planned();
         $stock = $lead->organisation->stocks()->create(['name' => 'A4', 'width_mm' => 210, 'height_mm' => 297, 'count' => null]);
         $paper = fn (?float $side, string $method = 'scissors') => $this->putJson("/api/lessons/{$lesson->id}", $this->lessonInput($lesson->group, ['stock_id' => $stock->id, 'side_mm' => $side, 'method' => $method]))->assertOk()->json('paper');
-        self::assertSame([4, 2, null], [$paper(105)['per_sheet'], $paper(105)['sheets'], $paper(105)['problem']]);
-        self::assertSame(2, $paper(105, 'tear')['per_sheet'], 'torn edges take 1.5 mm, and two of 105 no longer fit across 210');
+        self::assertSame([3, 2, null], [count($paper(105)['patterns'][0]['squares']), $paper(105)['sheets'], $paper(105)['problem']], 'five squares: three from each of two sheets, where four would fit');
+        self::assertSame(3, $paper(105, 'tear')['sheets'], 'torn edges take 1.5 mm, and two of 105 no longer fit across 210');
         self::assertStringContainsString('the largest is 210 mm', $paper(250)['problem']);
         self::assertStringContainsString('strip of 87 mm', implode(' ', $paper(null)['steps']));
         self::assertStringContainsString('own rules', $paper(null)['caution']);

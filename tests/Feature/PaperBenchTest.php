@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Lesson;
 use App\Models\User;
 
 /** The cupboard's counts, two leads at once, paper for models of several pieces, and what a taught lesson keeps. */
@@ -61,7 +62,7 @@ final class PaperBenchTest extends TestCase
         self::assertSame($paper['sheets'], array_sum(array_column($paper['patterns'], 'times')));
         [, , $id] = $this->planned('oblong-box', 30);
         $paper = $this->getJson("/api/lessons/$id")->assertOk()->json('paper');
-        self::assertSame([true, 5, []], [$paper['uncut'], $paper['sheets'], $paper['patterns']]);
+        self::assertSame([5, 5, []], [$paper['uncut'][0]['sheets'], $paper['sheets'], $paper['patterns']]);
     }
 
     public function testAShortageComesWithChoices(): void
@@ -146,6 +147,179 @@ final class PaperBenchTest extends TestCase
         self::assertGreaterThan(210.0, $width);
         [, , $id] = $this->planned('cat', 10, ['side_mm' => 140]);
         self::assertSame([], $this->getJson("/api/lessons/$id")->json('paper.squaring'));
+    }
+
+    public function testALessonOfTwoModelsIsPlannedCutTaughtAndKept(): void
+    {
+        [$lead, $stock, $id] = $this->planned('drinking-cup', 30, ['side_mm' => 148, 'further' => [['model' => 'dog-face', 'side_mm' => '10,5 cm']], 'starts_at' => '2026-11-24T16:00', 'ends_at' => '2026-11-24T18:00']);
+        $lesson = $this->getJson("/api/lessons/$id")->assertOk()->json();
+        self::assertSame(['Drinking cup, Dog face', 12], [$lesson['card']['model_title'], $lesson['card']['steps']], '7 steps and 5');
+        self::assertSame([['drinking-cup', 1, 7, 148], ['dog-face', 8, 5, 105]], array_map(static fn (array $m): array => [$m['slug'], $m['first'], $m['steps'], $m['side_mm']], $lesson['models']));
+        self::assertSame([148, 105], array_column($lesson['paper']['models'], 'side_mm'));
+        // 5 of 148 and 5 of 105 (3 learners, a spare, one to practise): two of 148 from a sheet, four of 105: 3 and 2; or one of
+        // 148 with one of 105 above it (148 + 105 = 253 of 297; 210 - 148 = 62 is too narrow): never fewer than 4: 5 * 148^2 and
+        // 5 * 105^2 are 164,645 mm2, of 62,370 each.
+        self::assertSame([4, true], [$lesson['paper']['sheets'], $lesson['paper']['optimal']]);
+        self::assertContains('next-model', array_column($lesson['plan']['lines'], 'key'));
+        [$ada, $bram, $cleo] = array_column($lesson['group']['learners'], 'id');
+        foreach ([[$ada, 7], [$ada, 12], [$bram, 7], [$cleo, 3]] as $i => [$learner, $step]) {
+            $this->postJson("/api/lessons/$id/marks", ['key' => sprintf('00000000-0000-4000-8000-%012d', $i), 'learner' => $learner, 'step' => $step, 'kind' => 'done'])->assertNoContent();
+        }
+        $this->postJson("/api/lessons/$id/marks", ['key' => '00000000-0000-4000-8000-000000000009', 'learner' => $ada, 'step' => 13, 'kind' => 'done'])->assertStatus(422);
+        $this->putJson("/api/lessons/$id/position", ['step' => 13])->assertNoContent();
+        $this->putJson("/api/lessons/$id/position", ['step' => 14])->assertStatus(422);
+        $closed = $this->postJson("/api/lessons/$id/close")->assertOk()->json();
+        $ends = [];
+        foreach ($closed['finishes'] as $f) {
+            $ends[$f['learner']][$f['model']] = [$f['outcome'], $f['step']];
+        }
+        self::assertEquals(['drinking-cup' => ['alone', null], 'dog-face' => ['alone', null]], $ends[$ada]);
+        self::assertEquals(['drinking-cup' => ['alone', null], 'dog-face' => ['stopped', 1]], $ends[$bram], 'there, but not yet at the second model');
+        self::assertEquals(['drinking-cup' => ['stopped', 4], 'dog-face' => ['stopped', 1]], $ends[$cleo]);
+        self::assertSame(1, $closed['card']['finished'], 'only who finished both');
+        self::assertSame(26, $stock->refresh()->count);
+        $this->putJson("/api/lessons/$id/finishes", ['learner' => $bram, 'model' => 'dog-face', 'outcome' => 'help', 'step' => null])->assertNoContent();
+        $this->putJson("/api/lessons/$id/finishes", ['learner' => $bram, 'model' => 'crane', 'outcome' => 'help', 'step' => null])->assertStatus(422)->assertJsonPath('errors.0.pointer', '/model');
+        $this->putJson("/api/lessons/$id/finishes", ['learner' => $bram, 'model' => 'dog-face', 'outcome' => 'stopped', 'step' => 6])->assertStatus(422);
+        $wall = $this->getJson('/api/groups/'.$lesson['card']['group_id'].'/wall')->assertOk()->json();
+        self::assertSame(['drinking-cup', 'dog-face'], array_column($wall['models'], 'slug'));
+        self::assertSame(4, $wall['finished'], 'two of Ada, two of Bram');
+        self::assertSame('Marta', $lead->name);
+    }
+
+    public function testBadFurtherModelsAndPaperAreRefusedAtTheirPlace(): void
+    {
+        $this->actingAs($lead = $this->lead());
+        $group = $this->group($lead);
+        $other = $this->lead('Elsewhere')->organisation->stocks()->create(['name' => 'A4', 'width_mm' => 210, 'height_mm' => 297, 'count' => 4]);
+        foreach ([
+            ['/further/0/model', ['further' => [['model' => 'unicorn']]]], ['/further/0/model', ['further' => [['model' => 'drinking-cup']]]],
+            ['/further/1/model', ['further' => [['model' => 'crane'], ['model' => 'crane']]]], ['/further/0/side_mm', ['further' => [['model' => 'crane', 'side_mm' => 0]]]],
+            ['/further/0/side_mm', ['further' => [['model' => 'crane', 'side_mm' => 'wide']]]], ['/further/0/ways', ['further' => [['model' => 'crane', 'ways' => ['base' => 'magic']]]]],
+            ['/further', ['further' => array_map(static fn (string $m): array => ['model' => $m], ['crane', 'cat', 'hen', 'fish', 'swan'])]],
+            ['/also_stock_ids/0', ['also_stock_ids' => [$other->id]]], ['/prefer', ['prefer' => 'cheap']], ['/decorate', ['decorate' => 'twice']], ['/materials/0', ['materials' => ['dynamite']]],
+            ['/square_in_lesson', ['method' => 'trimmer', 'square_in_lesson' => true]],
+        ] as [$pointer, $changes]) {
+            $answer = $this->postJson('/api/lessons', $this->lessonInput($group, $changes))->assertStatus(422);
+            self::assertContains($pointer, array_column($answer->json('errors'), 'pointer'), json_encode($changes).' '.$answer->getContent());
+        }
+        self::assertSame(0, $lead->organisation->lessons()->count(), 'nothing half saved');
+    }
+
+    public function testPaperFromTwoStocksScrapFirst(): void
+    {
+        [$lead, $a4, $id] = $this->planned('drinking-cup', 30, ['side_mm' => 75]);
+        $strips = $lead->organisation->stocks()->create(['name' => 'Strips', 'width_mm' => 87, 'height_mm' => 210, 'count' => 2, 'scrap' => true, 'price' => 0]);
+        $input = ['side_mm' => 75, 'stock_id' => $a4->id, 'also_stock_ids' => [$strips->id]];
+        $lesson = fn (array $more): array => $this->putJson("/api/lessons/$id", $this->lessonInput(Lesson::query()->findOrFail($id)->group, $more + $input))->assertOk()->json();
+        // 5 of 75: an A4 gives 2 x 3 = 6; a strip 2. Least is one A4 (62,370) against three strips (54,810), of which there are two:
+        // one A4 and no strip, or two strips (36,540) and an A4. Scrap first takes no less A4, so the one A4 alone.
+        self::assertSame([1, 0], array_column($lesson([])['paper']['takes'], 'sheets'));
+        self::assertSame([1, 0], array_column($lesson(['prefer' => 'scrap'])['paper']['takes'], 'sheets'));
+        $strips->update(['count' => 3]);
+        self::assertSame([0, 3], array_column($lesson(['prefer' => 'scrap'])['paper']['takes'], 'sheets'));
+        self::assertSame([0, $strips->id], [$lesson([])['paper']['cost'], $lesson([])['also_stock_ids'][0]], 'strips cost nothing');
+        $this->postJson("/api/lessons/$id/close")->assertOk();
+        self::assertSame([30, 0], [$a4->refresh()->count, $strips->refresh()->count]);
+        $this->postJson("/api/stocks/{$strips->id}/undo")->assertOk()->assertJsonPath('count', 3);
+        // The paper of a lesson that is planned goes from the cupboard: the lesson says so and goes on with the other.
+        $this->deleteJson("/api/stocks/{$strips->id}")->assertNoContent();
+        self::assertSame([], $this->getJson("/api/lessons/$id")->assertOk()->json('also_stock_ids'));
+    }
+
+    public function testPriceTagsAndWhatIsGoodToKnow(): void
+    {
+        [$lead, $stock, $id] = $this->planned('dog-face', 30);
+        $body = ['name' => 'Folding squares', 'width_mm' => 150, 'height_mm' => 150, 'grammage' => 50, 'count' => 4, 'sides' => 'coloured', 'kind' => 'folding', 'price' => 0.125, 'tags' => ['recycled', 'bright'], 'scrap' => true];
+        $made = $this->postJson('/api/stocks', $body)->assertCreated()->json();
+        self::assertSame([0.125, ['recycled', 'bright'], true], [$made['price'], $made['tags'], $made['scrap']]);
+        self::assertSame(['plain'], $this->putJson("/api/stocks/{$made['id']}", ['tags' => ['plain']] + $body)->assertOk()->json('tags'));
+        foreach ([['price' => -1], ['price' => 'dear'], ['tags' => ['<b>']], ['tags' => ['a', 'A']], ['tags' => array_fill(0, 9, 'x')]] as $bad) {
+            $this->putJson("/api/stocks/{$made['id']}", $bad + $body)->assertStatus(422);
+        }
+        $group = Lesson::query()->findOrFail($id)->group;
+        $paper = $this->putJson("/api/lessons/$id", $this->lessonInput($group, ['model' => 'dog-face', 'stock_id' => $made['id']]))->assertOk()->json('paper');
+        self::assertSame([0.63, 1], [$paper['cost'], $paper['short']], '5 sheets of 0.125 are 0.625; one is missing');
+        self::assertStringContainsString('about 0.13', $paper['choices'][0]);
+        self::assertStringContainsString('one sheet of A4 as well', implode(' ', $paper['choices']));
+        $notes = implode(' ', $paper['models'][0]['will_fold']['notes']);
+        self::assertStringContainsString('50 g/m2', $notes);
+        self::assertMatchesRegularExpression('/coloured side (up|down)/', $notes);
+        self::assertNull($this->putJson("/api/lessons/$id", $this->lessonInput($group, ['stock_id' => $stock->id]))->json('paper.cost'), 'no price is known');
+        self::assertSame(2, $lead->organisation->stocks()->count());
+    }
+
+    public function testMaterialsKitsAndTables(): void
+    {
+        [, $stock, $id] = $this->planned('cat', 30, ['side_mm' => 140]);
+        $materials = fn (): array => array_column($this->getJson("/api/lessons/$id")->json('materials'), null, 'key');
+        self::assertSame([true, false], [$materials()['glue-stick']['chosen'], $materials()['beads']['chosen']], 'the cat is glued');
+        $group = Lesson::query()->findOrFail($id)->group;
+        $change = fn (array $more): array => $this->putJson("/api/lessons/$id", $this->lessonInput($group, $more + ['model' => 'cat', 'side_mm' => 140, 'stock_id' => $stock->id]))->assertOk()->json();
+        $plain = $change([])['plan']['needed_minutes'];
+        $lesson = $change(['materials' => ['beads', 'hooks'], 'decorate' => 'before']);
+        self::assertGreaterThan($plain, $lesson['plan']['needed_minutes']);
+        self::assertSame('decorate', $lesson['plan']['lines'][2]['key']);
+        self::assertFalse($materials()['glue-stick']['chosen'], 'the lead chose otherwise');
+        self::assertNull($materials()['beads']['unfit']);
+        $group->update(['age_band' => 'young']);
+        self::assertStringContainsString('paper straws', (string) $materials()['beads']['unfit']);
+        self::assertStringContainsString('beads, one under each model: 3', implode(' ', array_column($lesson['paper']['list'], 'text')));
+        $this->putJson("/api/groups/{$group->id}", ['name' => $group->name, 'age_band' => 'young', 'helpers' => 1, 'table_size' => 2, 'learners' => $group->learners()->get(['id', 'name'])->toArray()])->assertOk()->assertJsonPath('table_size', 2);
+        $kits = $this->getJson("/api/lessons/$id/kits")->assertOk()->json();
+        self::assertSame([['Ada', 'Bram'], ['Cleo']], array_map(static fn (array $t): array => array_column($t['learners'], 'name'), $kits['tables']));
+        self::assertSame(['Cat: square of 140 mm', 'Head: square of 98 mm'], $kits['kit']);
+        self::assertStringContainsString('swallowed', implode(' ', $kits['cautions']));
+    }
+
+    public function testCutWithATrimmerOrByTheLeadAlone(): void
+    {
+        [, $stock, $id] = $this->planned('drinking-cup', 30, ['side_mm' => 105]);
+        $group = Lesson::query()->findOrFail($id)->group;
+        $change = fn (array $more): array => $this->putJson("/api/lessons/$id", $this->lessonInput($group, $more + ['side_mm' => 105, 'stock_id' => $stock->id]))->assertOk()->json('paper');
+        $paper = $change(['method' => 'trimmer']);
+        self::assertStringContainsString('guard', $paper['caution']);
+        self::assertSame(1, $paper['patterns'][0]['lines'][0]['n']);
+        self::assertStringContainsString('1: the whole sheets, across, at 105 mm, 210 mm', $paper['patterns'][0]['order'][0]);
+        self::assertSame([2, 1], [$change([])['prepare']['people'], $change(['helpers_cut' => false])['prepare']['people']]);
+    }
+
+    public function testTheBenchPlansAnySquaresWithProgress(): void
+    {
+        $this->actingAs($lead = $this->lead());
+        $a4 = $lead->organisation->stocks()->create(['name' => 'A4', 'width_mm' => 210, 'height_mm' => 297, 'count' => 22, 'price' => 0.02]);
+        $ask = fn (array $body) => $this->postJson('/api/cut-plan', $body + ['stock' => [['id' => $a4->id, 'count' => 22]], 'method' => 'scissors', 'prefer' => 'least']);
+        $lines = static fn ($answer): array => array_map(static fn (string $l): array => (array) json_decode($l, true), array_filter(explode("\n", $answer->streamedContent())));
+        $answer = $lines($ask(['need' => [['side_mm' => '12 cm', 'count' => 10], ['side_mm' => 90, 'count' => 10]]])->assertOk());
+        self::assertArrayHasKey('what', $answer[0]);
+        $plan = $answer[count($answer) - 1]['plan'];
+        self::assertSame([5, true, true, [5], 0.1], [$plan['sheets'], $plan['feasible'], $plan['optimal'], array_column($plan['patterns'], 'times'), $plan['cost']]);
+        self::assertStringContainsString('10 squares of 120 mm, 10 squares of 90 mm: 5 sheets of A4', $plan['title']);
+        // 26 learners and 22 sheets: two from a sheet, of 148.5.
+        $plan = $lines($ask(['need' => [['side_mm' => null, 'count' => 26]]])->assertOk());
+        self::assertStringContainsString('148.5 mm', $plan[count($plan) - 1]['plan']['title']);
+        $plan = $lines($ask(['need' => [['side_mm' => 210, 'count' => 30]]])->assertOk());
+        self::assertStringContainsString('8 squares of 210 mm are missing', $plan[count($plan) - 1]['plan']['unmet'][0]);
+        foreach ([['/need/1/side_mm', ['need' => [['side_mm' => 90, 'count' => 1], ['side_mm' => null, 'count' => 2]]]], ['/need/0/count', ['need' => [['side_mm' => 90, 'count' => 0]]]], ['/need/0/side_mm', ['need' => [['side_mm' => '8 1/2', 'count' => 1]]]],
+            ['/need', ['need' => []]], ['/stock/0/id', ['need' => [['side_mm' => 90, 'count' => 1]], 'stock' => [['id' => 999_999, 'count' => 1]]]], ['/need/0/count', ['need' => [['side_mm' => 90, 'count' => 100_000]]]]] as [$pointer, $bad]) {
+            $ask($bad)->assertStatus(422)->assertJsonPath('errors.0.pointer', $pointer);
+        }
+    }
+
+    public function testWhatTheLessonsAheadTakeAndWhereItRunsOut(): void
+    {
+        [$lead, $stock, $first] = $this->planned('drinking-cup', 8, ['side_mm' => 148]);
+        $stock->update(['price' => 0.05]);
+        $later = ['model' => 'dog-face', 'side_mm' => 148, 'stock_id' => $stock->id, 'starts_at' => '2026-12-01T16:00', 'ends_at' => '2026-12-01T17:00'];
+        $second = $this->postJson('/api/lessons', $this->lessonInput($this->group($lead), $later))->assertCreated()->json('card.id');
+        $third = $this->postJson('/api/lessons', $this->lessonInput($this->group($lead), ['starts_at' => '2026-12-08T16:00', 'ends_at' => '2026-12-08T17:00'] + $later))->assertCreated()->json('card.id');
+        $this->postJson('/api/lessons', $this->lessonInput($this->group($lead), ['starts_at' => '2026-12-09T16:00', 'ends_at' => '2026-12-09T17:00']))->assertCreated();
+        $ahead = $this->getJson('/api/paper-ahead?until=2026-12-31')->assertOk()->json();
+        // 5 squares of 148 each time: 3 A4 a lesson, 9 of 8; 15 squares cut at once are 8 sheets.
+        self::assertSame([9, 1, $third, 8, 0.05, 1, 1], [$ahead['stocks'][0]['sheets'], $ahead['stocks'][0]['short'], $ahead['stocks'][0]['runs_out'], $ahead['stocks'][0]['together'], $ahead['stocks'][0]['buy'], $ahead['together'], $ahead['unplanned']]);
+        self::assertSame([5, 2, -1], array_map(static fn (array $l): int => $l['takes'][0]['left'], array_slice($ahead['lessons'], 0, 3)));
+        self::assertSame([$first, $second], array_column(array_slice($this->getJson('/api/paper-ahead?until=2026-12-02')->json('lessons'), 0, 5), 'id'));
+        $this->getJson('/api/paper-ahead?until=soon')->assertStatus(422);
     }
 
     public function testStripsArePutBack(): void

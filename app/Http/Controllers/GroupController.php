@@ -9,7 +9,7 @@ use App\Data\WallData;
 use App\Http\Requests\GroupRequest;
 use App\Library\LessonSheet;
 use App\Library\ModelShelf;
-use App\Library\PaperBench;
+use App\Library\PaperAdvice;
 use App\Library\WallChart;
 use App\Models\Group;
 use Illuminate\Database\Eloquent\Collection;
@@ -60,12 +60,12 @@ final class GroupController extends Controller
     }
 
     #[OA\Get(path: '/api/groups/{group}/paper', operationId: 'paperTable', parameters: [new OA\Parameter(name: 'group', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'each model against each stock: can this group fold it?', content: new OA\JsonContent(type: 'array', items: new OA\Items(required: ['model', 'stock', 'verdict'], properties: [new OA\Property(property: 'model', type: 'string'), new OA\Property(property: 'stock', type: 'integer'), new OA\Property(property: 'verdict', ref: '#/components/schemas/WillFoldData')], type: 'object')))])]
-    public function paper(Request $request, Group $group, PaperBench $bench, ModelShelf $shelf): JsonResponse
+    public function paper(Request $request, Group $group, PaperAdvice $advice, ModelShelf $shelf): JsonResponse
     {
         $cells = [];
         foreach ($this->organisation($request)->stocks()->limit(40)->get() as $stock) {
             foreach ($shelf->all() as $model) {
-                $cells[] = ['model' => $model->slug, 'stock' => $stock->id, 'verdict' => $bench->willFold($stock, $model, $group->age_band)];
+                $cells[] = ['model' => $model->slug, 'stock' => $stock->id, 'verdict' => $advice->willFold($stock, $model, $group->age_band)];
             }
         }
 

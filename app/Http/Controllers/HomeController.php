@@ -46,7 +46,7 @@ final class HomeController extends Controller
         $records = FinishRecord::query()->with(['lesson.group.learners'])->whereHas('lesson', fn ($q) => $q->where('organisation_id', $organisation->id)->where('starts_at', '>=', CarbonImmutable::now()->subDays(60)))->get();
         $best = [];
         foreach ($records as $record) {
-            $key = $record->learner_id.' '.$record->lesson->model;
+            $key = $record->learner_id.' '.$record->model;
             if (! isset($best[$key]) || $record->outcome->rank() > $best[$key]->outcome->rank()) {
                 $best[$key] = $record;
             }
@@ -57,16 +57,11 @@ final class HomeController extends Controller
                 continue;
             }
             $lesson = $record->lesson;
-            $at = $lesson->group_id.' '.$lesson->model;
-            $lists[$at] ??= ['group' => $lesson->group->name, 'group_id' => $lesson->group_id, 'model_title' => $this->title($lesson), 'names' => []];
+            $at = $lesson->group_id.' '.$record->model;
+            $lists[$at] ??= ['group' => $lesson->group->name, 'group_id' => $lesson->group_id, 'model_title' => $this->shelf->summary($record->model)->title, 'names' => []];
             $lists[$at]['names'][] = (string) $lesson->group->learners->firstWhere('id', $record->learner_id)?->name;
         }
 
         return array_values($lists);
-    }
-
-    private function title(Lesson $lesson): string
-    {
-        return $this->shelf->summary($lesson->model)->title;
     }
 }

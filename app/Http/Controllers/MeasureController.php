@@ -7,6 +7,8 @@ namespace App\Http\Controllers;
 use App\Data\MeasureData;
 use App\Library\LibraryFiles;
 use App\Library\ModelShelf;
+use App\Library\Programme;
+use App\Library\ProgrammeItem;
 use App\Models\Lesson;
 use App\Models\Reading;
 use Cathedra\Core\Paper\BadPaper;
@@ -35,9 +37,11 @@ final class MeasureController extends Controller
     #[OA\Get(path: '/api/lessons/{lesson}/measures', operationId: 'measures', parameters: [new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], responses: [new OA\Response(response: 200, description: 'predicted empty: the model is flat', content: new OA\JsonContent(ref: '#/components/schemas/MeasureData'))])]
     public function show(Lesson $lesson): JsonResponse
     {
-        $model = $this->shelf->summary($lesson->model);
-        $lesson->loadMissing('stock');
-        $side = $lesson->used_paper['side_mm'] ?? $lesson->side_mm ?? ($lesson->stock === null ? 150.0 : min($lesson->stock->width_mm, $lesson->stock->height_mm));
+        $lesson->loadMissing(['stock', 'alsoFrom', 'further', 'group.learners']);
+        $programme = Programme::of($lesson, $this->shelf);
+        $measured = array_values(array_filter($programme->items, static fn (ProgrammeItem $i): bool => $i->summary->measures !== []))[0] ?? $programme->items[0];
+        $model = $measured->summary;
+        $side = ($measured === $programme->items[0] ? $lesson->used_paper['side_mm'] ?? null : null) ?? $measured->side ?? ($lesson->stock === null ? 150.0 : min($lesson->stock->width_mm, $lesson->stock->height_mm) - 2 * ($model->ratio === 1.0 ? $lesson->stock->trim_mm : 0.0));
         $words = $this->files->words();
         $predicted = [];
         foreach (array_diff_key($model->measures, ['volume' => 0]) as $name => $per) {
@@ -54,7 +58,7 @@ final class MeasureController extends Controller
             }
         }
 
-        return response()->json(new MeasureData($side, array_values($predicted), isset($model->measures['volume']) ? round($model->measures['volume'] * $side ** 3 / 1000, 1) : null, $readings));
+        return response()->json(new MeasureData($model->title, $side, array_values($predicted), isset($model->measures['volume']) ? round($model->measures['volume'] * $side ** 3 / 1000, 1) : null, $readings));
     }
 
     #[OA\Put(path: '/api/lessons/{lesson}/readings', operationId: 'read', parameters: [new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))], requestBody: new OA\RequestBody(content: new OA\JsonContent(required: ['learner', 'name', 'value', 'unit'], properties: [new OA\Property(property: 'learner', type: 'integer'), new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'value', description: 'as read, "35" or "1 3/8 in"; empty takes it back', type: 'string'), new OA\Property(property: 'unit', type: 'string', enum: ['mm', 'cm', 'in'])])), responses: [new OA\Response(response: 204, description: 'kept')])]

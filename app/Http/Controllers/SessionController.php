@@ -78,7 +78,7 @@ final class SessionController extends Controller
         foreach ($this->files->times()->ages as $key => ['label' => $label]) {
             $bands[] = ['key' => $key, 'label' => $label];
         }
-        $formats = array_map(static fn (array $f): array => ['key' => $f['key'], 'name' => $f['name'], 'width' => (float) $f['width'], 'height' => (float) $f['height'], 'grammage' => $f['grammage'], 'kind' => $f['kind'], 'source' => $f['source']], $this->files->formats());
+        $formats = array_map(static fn (array $f): array => ['key' => $f['key'], 'name' => $f['name'], 'width' => (float) $f['width'], 'height' => (float) $f['height'], 'grammage' => $f['grammage'], 'kind' => $f['kind'], 'sides' => $f['sides'], 'source' => $f['source']], $this->files->formats());
 
         return new AccountData($user->name, $user->organisation->name, $user->unit, $formats, $bands);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Library\ModelShelf;
+use App\Library\Programme;
 use App\Models\Lesson;
 use Illuminate\Validation\Rule;
 
@@ -15,17 +16,20 @@ final class FinishRequest extends ApiRequest
     {
         $lesson = $this->route('lesson');
         $lesson = $lesson instanceof Lesson ? $lesson : throw new \LogicException('The route binds a lesson.');
+        $programme = Programme::of($lesson, $shelf);
+        $item = $programme->find((string) $this->string('model')) ?? $programme->items[0];
 
         return [
+            'model' => ['sometimes', 'string', Rule::in(array_map(static fn ($i): string => $i->slug, $programme->items))],
             'learner' => ['required', 'integer', Rule::exists('learners', 'id')->where('group_id', $lesson->group_id)],
             'outcome' => ['required', Rule::in(['alone', 'help', 'stopped', 'away'])],
-            'step' => ['nullable', 'required_if:outcome,stopped', 'integer', 'between:1,'.count($shelf->loads($lesson->model, $lesson->ways ?? []))],
+            'step' => ['nullable', 'required_if:outcome,stopped', 'integer', 'between:1,'.count($item->loads)],
         ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['learner.exists' => 'That learner is not in this group.', 'step.required_if' => 'Say at which step the learner stopped.', 'step.between' => 'That step does not belong to this model.'];
+        return ['model.in' => 'That model is not in this lesson.', 'learner.exists' => 'That learner is not in this group.', 'step.required_if' => 'Say at which step the learner stopped.', 'step.between' => 'That step does not belong to this model.'];
     }
 }

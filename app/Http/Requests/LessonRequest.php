@@ -4,22 +4,29 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Library\LibraryFiles;
 use App\Library\ModelShelf;
 use App\Models\Group;
 use Carbon\CarbonImmutable;
+use Cathedra\Core\Paper\Material;
+use Cathedra\Core\Paper\Prefer;
 use Closure;
 use Illuminate\Validation\Rule;
 
 /** A lesson: the slot is given by its start and either minutes or its end. */
 final class LessonRequest extends ApiRequest
 {
+    private const MOST_FURTHER = 4;
+
+    private const MOST_STOCKS = 3;
+
     protected function prepareForValidation(): void
     {
-        $this->readLengths(['side_mm']);
+        $this->readLengths(['side_mm', ...array_map(static fn (int|string $i): string => "further.$i.side_mm", array_keys(is_array($this->input('further')) ? $this->input('further') : []))]);
     }
 
     /** @return array<string, mixed> */
-    public function rules(ModelShelf $shelf): array
+    public function rules(ModelShelf $shelf, LibraryFiles $files): array
     {
         $own = fn (string $table) => Rule::exists($table, 'id')->where('organisation_id', $this->organisation()->id);
 
@@ -32,9 +39,20 @@ final class LessonRequest extends ApiRequest
             'helpers' => ['required', 'integer', 'between:0,20'],
             'stock_id' => ['nullable', 'integer', $own('stocks')],
             'side_mm' => ['nullable', 'numeric', 'between:10,2000'],
-            'method' => ['required', Rule::in(['scissors', 'tear'])],
-            'square_in_lesson' => ['required', 'boolean'],
+            'method' => ['required', Rule::in(['scissors', 'trimmer', 'tear'])],
+            'square_in_lesson' => ['required', 'boolean', fn (string $at, mixed $value, Closure $fail) => $this->input('method') === 'trimmer' && (bool) $value ? $fail('A trimmer is not for learners. Let them tear or use scissors, or cut beforehand.') : null],
             'paper_ready' => ['required', 'boolean'],
+            'further' => ['sometimes', 'array', 'max:'.self::MOST_FURTHER],
+            'further.*.model' => ['required', 'string', 'max:60', 'distinct', 'different:model', fn (string $at, mixed $value, Closure $fail) => is_string($value) && $shelf->has($value) ?: $fail('There is no such model on the shelf.')],
+            'further.*.ways' => ['sometimes', 'array', 'max:10', fn (string $at, mixed $value, Closure $fail) => $value === [] || $shelf->offers((string) $this->input(str_replace('.ways', '.model', $at)), $value) ?: $fail('This model does not offer that way; choose the way again.')],
+            'further.*.side_mm' => ['nullable', 'numeric', 'between:10,2000'],
+            'also_stock_ids' => ['sometimes', 'array', 'max:'.self::MOST_STOCKS],
+            'also_stock_ids.*' => ['integer', 'distinct', 'different:stock_id', $own('stocks')],
+            'prefer' => ['sometimes', Rule::enum(Prefer::class)],
+            'helpers_cut' => ['sometimes', 'boolean'],
+            'decorate' => ['sometimes', Rule::in(['none', 'before', 'after'])],
+            'materials' => ['sometimes', 'nullable', 'array', 'max:40'],
+            'materials.*' => ['string', Rule::in(array_map(static fn (Material $m): string => $m->key, $files->materials()))],
         ];
     }
 
@@ -49,6 +67,9 @@ final class LessonRequest extends ApiRequest
             'helpers.*' => 'There can be 0 to 20 helpers.',
             'stock_id.exists' => 'That paper is gone from the cupboard. Choose another.',
             'side_mm.*' => 'A square must have between 10 and 2000 mm.',
+            'further.max' => 'A lesson has at most '.(self::MOST_FURTHER + 1).' models.', 'further.*.model.distinct' => 'Each model comes once in a lesson.', 'further.*.model.different' => 'Each model comes once in a lesson.', 'further.*.side_mm.*' => 'A square must have between 10 and 2000 mm.',
+            'also_stock_ids.max' => 'A lesson takes from at most '.(self::MOST_STOCKS + 1).' kinds of paper.', 'also_stock_ids.*.exists' => 'That paper is gone from the cupboard. Choose another.', 'also_stock_ids.*.*' => 'Each paper comes once.',
+            'materials.*.in' => 'That material is not on the list (any more). Choose again.',
         ];
     }
 
@@ -58,11 +79,28 @@ final class LessonRequest extends ApiRequest
         $start = CarbonImmutable::parse($this->string('starts_at')->toString());
 
         return [
-            ...array_diff_key($this->validated(), ['starts_at' => 0, 'ends_at' => 0]),
+            ...array_diff_key($this->validated(), ['starts_at' => 0, 'ends_at' => 0, 'further' => 0, 'also_stock_ids' => 0]),
             'ways' => $this->validated('ways') ?: null,
             'starts_at' => $start,
             'minutes' => (int) $start->diffInMinutes(CarbonImmutable::parse($this->string('ends_at')->toString())),
         ];
+    }
+
+    /** @return list<array{model: string, ways: array<string, string>|null, side_mm: float|null}>|null null: not said, so as it was */
+    public function further(): ?array
+    {
+        /** @var list<array{model: string, ways?: array<string, string>, side_mm?: float|null}>|null $given */
+        $given = $this->validated('further');
+
+        return $given === null ? null : array_map(static fn (array $m): array => ['model' => $m['model'], 'ways' => ($m['ways'] ?? []) ?: null, 'side_mm' => isset($m['side_mm']) ? (float) $m['side_mm'] : null], array_values($given));
+    }
+
+    /** @return list<int>|null stocks beside the first; null: not said, so as it was */
+    public function also(): ?array
+    {
+        $given = $this->validated('also_stock_ids');
+
+        return is_array($given) ? array_map(intval(...), array_values($given)) : null;
     }
 
     private function slotIsALesson(string $attribute, mixed $value, Closure $fail): void

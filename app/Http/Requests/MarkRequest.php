@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Library\ModelShelf;
+use App\Library\Programme;
 use App\Models\Lesson;
 use Illuminate\Validation\Rule;
 
@@ -19,7 +20,7 @@ final class MarkRequest extends ApiRequest
         return [
             'key' => ['required', 'uuid'],
             'learner' => ['required', 'integer', Rule::exists('learners', 'id')->where('group_id', $lesson->group_id)],
-            'step' => ['required', 'integer', 'between:1,'.count($shelf->loads($lesson->model, $lesson->ways ?? []))],
+            'step' => ['required', 'integer', 'between:1,'.Programme::of($lesson, $shelf)->steps()],
             'kind' => ['required', Rule::in(['done', 'help'])],
         ];
     }
@@ -27,6 +28,6 @@ final class MarkRequest extends ApiRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['learner.exists' => 'That learner is not in this group.', 'step.*' => 'That step does not belong to this model.'];
+        return ['learner.exists' => 'That learner is not in this group.', 'step.*' => 'That step does not belong to this lesson.'];
     }
 }

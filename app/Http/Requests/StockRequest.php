@@ -30,6 +30,10 @@ final class StockRequest extends ApiRequest
             'sides' => ['sometimes', Rule::in(['alike', 'coloured', 'printed', 'lined'])],
             'trim_mm' => ['sometimes', 'numeric', 'between:0,100'],
             'version' => ['sometimes', 'integer'],
+            'price' => ['sometimes', 'nullable', 'numeric', 'between:0,9999'],
+            'tags' => ['sometimes', 'array', 'max:8'],
+            'tags.*' => ['string', 'max:30', 'distinct:ignore_case', new PlainText],
+            'scrap' => ['sometimes', 'boolean'],
         ];
     }
 
@@ -44,6 +48,8 @@ final class StockRequest extends ApiRequest
             'height_mm.*' => 'The height must be a number between 10 and 2000 mm.',
             'grammage.*' => 'The grammage must be between 10 and 600 g/m2, or empty.',
             'trim_mm.*' => 'What is lost all round must be between 0 and 100 mm.',
+            'price.*' => 'The price of one sheet must be a number from 0 to 9,999, or empty.',
+            'tags.max' => 'Eight tags are enough.', 'tags.*.max' => 'A tag has at most 30 characters.', 'tags.*.distinct' => 'Each tag comes once.',
             'count.*' => 'The count must be a whole number from 0 to 1,000,000, or empty for plenty.',
         ];
     }

@@ -20,6 +20,8 @@ export type LessonInput = Schemas['LessonInput']
 export type MarkData = Schemas['MarkData']
 export type FinishData = Schemas['FinishData']
 export type PlanData = Schemas['PlanData']
+export type CutPatternData = Schemas['CutPatternData']
+export type BenchPlanData = Schemas['BenchPlanData']
 
 /** What the server refused, in its own words, with the fields it concerns. */
 export class Problem extends Error {
@@ -32,11 +34,15 @@ export class Problem extends Error {
   }
 }
 
+/** What every request carries. */
+export function headers(): Record<string, string> {
+  const token = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1]
+  return { Accept: 'application/json', ...(token ? { 'X-XSRF-TOKEN': decodeURIComponent(token) } : {}) }
+}
+
 const csrf: Middleware = {
   onRequest({ request }) {
-    const token = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1]
-    if (token) request.headers.set('X-XSRF-TOKEN', decodeURIComponent(token))
-    request.headers.set('Accept', 'application/json')
+    for (const [name, value] of Object.entries(headers())) request.headers.set(name, value)
     return request
   },
 }
@@ -53,8 +59,13 @@ export async function answer<T>(call: Promise<{ data?: T; error?: unknown; respo
     throw new Problem(0, 'The server cannot be reached. What you did here is kept and sent again.', {})
   }
   if (result.response.ok) return result.data as T
-  const body = (result.error ?? {}) as Partial<Schemas['Problem']>
+  throw refusal(result.response.status, result.error)
+}
+
+/** The body of a refusal as a Problem. */
+export function refusal(status: number, given: unknown): Problem {
+  const body = (given ?? {}) as Partial<Schemas['Problem']>
   const fields: Record<string, string> = {}
   for (const { pointer, message } of body.errors ?? []) fields[pointer.slice(1)] ??= message
-  throw new Problem(result.response.status, body.message ?? 'This did not work. Nothing was changed; try again.', fields)
+  return new Problem(status, body.message ?? 'This did not work. Nothing was changed; try again.', fields)
 }

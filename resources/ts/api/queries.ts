@@ -1,6 +1,6 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, type MaybeRefOrGetter, toValue } from 'vue'
-import { answer, client, type GroupInput, type LessonInput, type StockInput, type Ways } from './client'
+import { answer, client, type GroupInput, type LessonData, type LessonInput, type StockInput, type Ways } from './client'
 
 /** Who is signed in; an error with status 401 means nobody. */
 export const useMe = () => useQuery({ queryKey: ['me'], queryFn: () => answer(client.GET('/api/me')), staleTime: Infinity })
@@ -41,6 +41,23 @@ export function useWall(group: MaybeRefOrGetter<number>) {
 
 export function useLesson(id: MaybeRefOrGetter<number>) {
   return useQuery({ queryKey: ['lessons', id], queryFn: () => answer(client.GET('/api/lessons/{lesson}', { params: { path: { lesson: toValue(id) } } })) })
+}
+
+/** The models of a lesson one after the other, their steps numbered through it; undefined until all are there. */
+export function useProgramme(lesson: MaybeRefOrGetter<LessonData | undefined>) {
+  const models = computed(() => toValue(lesson)?.models ?? [])
+  const found = useQueries({
+    queries: computed(() => models.value.map(({ slug, ways }) => ({ queryKey: ['models', slug, ways], queryFn: () => answer(client.GET('/api/models/{model}', { params: { path: { model: slug }, query: { ways } } })), staleTime: Infinity }))),
+  })
+  const data = computed(() => {
+    const all = found.value.map((one) => one.data)
+    return all.length > 0 && all.length === models.value.length && all.every((one) => one !== undefined) ? all : undefined
+  })
+  const steps = computed(() => (data.value ?? []).flatMap((model, i) => model.steps.map((step) => ({ ...step, number: step.number + (models.value[i]?.first ?? 1) - 1 }))))
+  const error = computed(() => found.value.find((one) => one.error)?.error ?? null)
+  /** The model to which a step of the lesson belongs; the first before it begins, the last after its end. */
+  const at = (step: number) => [...(data.value ?? [])].reverse().find((_, i, all) => (models.value[all.length - 1 - i]?.first ?? 1) <= step) ?? data.value?.[0]
+  return { models: data, steps, error, at }
 }
 
 /** Saves a lesson; id undefined makes a new one. All lists that show lessons are read again. */

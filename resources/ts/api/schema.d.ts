@@ -4,6 +4,55 @@
  */
 
 export interface paths {
+    "/api/cut-plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Answers in lines of JSON while it works: {"share", "what"} and at last {"plan"}. */
+        post: operations["cutPlan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/kits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["kits"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/paper-ahead": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["paperAhead"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/groups": {
         parameters: {
             query?: never;
@@ -504,6 +553,7 @@ export interface components {
                 height: number;
                 grammage: number;
                 kind: string;
+                sides: string;
                 source: string;
             }[];
             age_bands: {
@@ -511,12 +561,76 @@ export interface components {
                 label: string;
             }[];
         };
+        /** @description A cutting plan for any squares from any paper of the cupboard. Lengths in mm. */
+        BenchPlanData: {
+            /** @description the answer in one sentence */
+            title: string;
+            patterns: components["schemas"]["CutPatternData"][];
+            feasible: boolean;
+            /** @description what this paper cannot give, in words */
+            unmet: string[];
+            sheets: number;
+            /**
+             * Format: float
+             * @description where every price is known
+             */
+            cost: number | null;
+            /** @description proven to be the best by what is put first */
+            optimal: boolean;
+            /**
+             * Format: float
+             * @description share of the area that a better plan might save; 0 when proven
+             */
+            gap: number;
+            /** @description for one person */
+            minutes: number;
+            steps: string[];
+            caution: string;
+            /**
+             * Format: float
+             * @description share of the paper that is in no square
+             */
+            waste: number;
+        };
+        /** @description One way to cut a sheet, and for how many sheets. Lengths in mm, from the sheet's lower left corner. */
+        CutPatternData: {
+            times: number;
+            /** @description name of the paper */
+            stock: string;
+            /** Format: float */
+            width_mm: number;
+            /** Format: float */
+            height_mm: number;
+            squares: {
+                x_mm: number;
+                y_mm: number;
+                side_mm: number;
+            }[];
+            /** @description cuts, numbered in their order */
+            lines: {
+                n: number;
+                from: components["schemas"]["Pair"];
+                to: components["schemas"]["Pair"];
+            }[];
+            /** @description the same in words */
+            order: string[];
+            /** @description what is left of one sheet and large enough to keep */
+            offcuts: {
+                width_mm: number;
+                height_mm: number;
+                count: number;
+            }[];
+            /** @description cuts made in all, alike pieces in stacks */
+            strokes: number;
+        };
         FinishData: {
             learner: number;
             /** @enum {string} */
             outcome: "alone" | "help" | "stopped" | "away";
             /** @description where the learner stopped */
             step: number | null;
+            /** @description library name of the model */
+            model: string;
         };
         GroupData: {
             id: number;
@@ -524,6 +638,8 @@ export interface components {
             age_band: string;
             age_label: string;
             helpers: number;
+            /** @description learners at a table */
+            table_size: number;
             learners: components["schemas"]["LearnerData"][];
         };
         HomeData: {
@@ -583,8 +699,25 @@ export interface components {
              */
             wanted_side_mm: number | null;
             /** @enum {string} */
-            method: "scissors" | "tear";
+            method: "scissors" | "trimmer" | "tear";
             square_in_lesson: boolean;
+            /** @description in the order they are taught */
+            models: components["schemas"]["LessonModelData"][];
+            /** @description further paper beside stock_id */
+            also_stock_ids: number[];
+            /** @enum {string} */
+            prefer: "least" | "fewest" | "scrap";
+            helpers_cut: boolean;
+            /** @enum {string} */
+            decorate: "none" | "before" | "after";
+            /** @description things beside paper to choose from; unfit: not for this age band, and what to take instead */
+            materials: {
+                key: string;
+                name: string;
+                chosen: boolean;
+                caution: string;
+                unfit: string | null;
+            }[];
             paper: components["schemas"]["PaperData"] | null;
             plan: components["schemas"]["PlanData"];
             marks: components["schemas"]["MarkData"][];
@@ -595,6 +728,23 @@ export interface components {
             bell_ms: number;
             /** @description the server's clock, for devices whose clock is wrong */
             now_ms: number;
+        };
+        /** @description One model of a lesson; its steps are numbered through the lesson. */
+        LessonModelData: {
+            slug: string;
+            title: string;
+            /** @description the way taken, by route of the model */
+            ways: {
+                [key: string]: string;
+            };
+            /**
+             * Format: float
+             * @description wanted square; null: the largest the sheet gives
+             */
+            side_mm: number | null;
+            /** @description number of its first step in the lesson */
+            first: number;
+            steps: number;
         };
         /** @description One tap on a seat; the key is made by the device. */
         MarkData: {
@@ -607,6 +757,8 @@ export interface components {
         };
         /** @description Predicted sizes of a form that is not flat, and what the learners read. mm; volume in ml. */
         MeasureData: {
+            /** @description title of the model that is measured: the first of the lesson that is not flat */
+            model: string;
             /** Format: float */
             side_mm: number;
             predicted: {
@@ -699,6 +851,18 @@ export interface components {
             level: number;
             /** @description computed: numbers of the hard moments */
             hard: number[];
+            /** @description what it can do when finished */
+            does: ("flap" | "fly" | "spin" | "puff" | "hold" | "stand" | "float" | "snap" | "grip")[];
+            /**
+             * Format: float
+             * @description computed: share of the finished model, seen from above or below, that shows the less seen side of the paper
+             */
+            contrast: number;
+            /**
+             * @description side of the sheet that is up at the start
+             * @enum {string}
+             */
+            side_up: "front" | "back";
             picture: components["schemas"]["Scene"];
         };
         Pair: number[];
@@ -752,16 +916,87 @@ export interface components {
                 message: string;
             }[];
         };
-        /** @description The answer to "what paper, how cut": squares for everybody from one stock. Lengths in mm. */
+        /** @description What the lessons ahead take together, and where it runs out. */
+        PaperAheadData: {
+            /** @description last day counted */
+            until: string;
+            /** @description buy: cost of what is missing; runs_out: the lesson at which it does; together: sheets if all lessons that take only this paper were cut for at once */
+            stocks: {
+                stock: number;
+                name: string;
+                lessons: number;
+                sheets: number;
+                have: number | null;
+                short: number;
+                cost: number | null;
+                buy: number | null;
+                runs_out: number | null;
+                together: number | null;
+            }[];
+            /** @description in the order they are held; left: sheets in the cupboard after it, below 0 when missing */
+            lessons: {
+                id: number;
+                title: string;
+                group: string;
+                starts_at: string;
+                takes: {
+                    stock: number;
+                    name: string;
+                    sheets: number;
+                    left: number | null;
+                }[];
+                pieces: {
+                    title: string;
+                    side_mm: number;
+                    count: number;
+                    uncut: boolean;
+                }[];
+                /** @description its squares are larger than its paper */
+                problem: boolean;
+            }[];
+            /** @description lessons without paper */
+            unplanned: number;
+            /**
+             * Format: float
+             * @description of all sheets, where every price is known
+             */
+            cost: number | null;
+            /** @description sheets saved by cutting for all lessons at once */
+            together: number;
+        };
+        /** @description The answer to "what paper, how cut": all pieces of a lesson from its paper. Lengths in mm. */
         PaperData: {
             stock: components["schemas"]["StockData"];
+            /** @description sheets by paper */
+            takes: {
+                stock: number;
+                name: string;
+                sheets: number;
+                have: number | null;
+                short: number;
+            }[];
             /** @enum {string} */
-            method: "scissors" | "tear";
-            /** Format: float */
+            method: "scissors" | "trimmer" | "tear";
+            /** @description each model with the square it gets; wanted: null is the largest */
+            models: {
+                slug: string;
+                title: string;
+                side_mm: number;
+                wanted_mm: number | null;
+                sets: number;
+                spares: number;
+                uncut: boolean;
+                finished_mm: components["schemas"]["Pair"];
+                will_fold: components["schemas"]["WillFoldData"];
+            }[];
+            /**
+             * Format: float
+             * @description of the first model that is cut, or the shorter side of the uncut sheet
+             */
             side_mm: number;
             /**
              * Format: float
-             * @description the largest square this stock gives
+             * @description the largest square the first paper gives
              */
             largest_mm: number;
             /** @description one square per sheet by folding a corner over */
@@ -769,47 +1004,41 @@ export interface components {
             /** Format: float */
             strip_mm: number;
             further_mm: number[];
-            per_sheet: number;
-            /** @description wanted in all, spares included */
-            squares: number;
-            spares: number;
             spare_reason: string;
+            /** @description of all paper together */
             sheets: number;
             /** @description sheets missing in the cupboard */
             short: number;
-            drawing: {
-                x_mm: number;
-                y_mm: number;
-                side_mm: number;
-            }[];
-            finished_mm: number[];
-            steps: string[];
-            caution: string;
-            /** @description why there is no plan; null when there is one */
-            problem: string | null;
-            /** @description sheets are folded as they are */
-            uncut: boolean;
-            /** @description sets for the lead, in the count */
-            practice: number;
+            /**
+             * Format: float
+             * @description of all sheets, where every price is known
+             */
+            cost: number | null;
             pieces: {
                 title: string;
                 side_mm: number;
                 count: number;
+                uncut: boolean;
             }[];
             /** @description how to cut the sheets, most alike first */
-            patterns: {
-                times: number;
-                squares: {
-                    x_mm: number;
-                    y_mm: number;
-                    side_mm: number;
-                }[];
+            patterns: components["schemas"]["CutPatternData"][];
+            /** @description sheets that are folded as they are */
+            uncut: {
+                title: string;
+                stock: string;
+                width_mm: number;
+                height_mm: number;
+                sheets: number;
             }[];
-            /** @description proven that no plan takes less paper */
+            /** @description proven to be the best by what is put first */
             optimal: boolean;
+            /**
+             * Format: float
+             * @description share of the area that a better plan might save; 0 when proven
+             */
+            gap: number;
             /** @description what would close a shortage */
             choices: string[];
-            will_fold: components["schemas"]["WillFoldData"];
             prepare: components["schemas"]["PrepareData"];
             /** @description what has to be done before, in order */
             list: {
@@ -817,9 +1046,15 @@ export interface components {
                 text: string;
                 done: boolean;
             }[];
+            steps: string[];
+            caution: string;
+            /** @description why there is no plan; null when there is one */
+            problem: string | null;
+            /** @description sets for the lead, in the count */
+            practice: number;
             /**
              * Format: float
-             * @description the biggest square everybody can have from what is in the cupboard of this paper; null when there is not even that, or for uncut models
+             * @description the biggest square everybody can have from this paper; null when there is not even that, or for several sizes
              */
             largest_for_all_mm: number | null;
             /** @description pictures of squaring by the diagonal fold; empty where squares are cut otherwise */
@@ -954,6 +1189,14 @@ export interface components {
             trim_mm: number;
             /** @description goes up with every change; send back the one that was changed */
             version: number;
+            /**
+             * Format: float
+             * @description of one sheet, in the organisation's own currency; null: not known
+             */
+            price: number | null;
+            tags: string[];
+            /** @description to be used up first where a lesson prefers that */
+            scrap: boolean;
         };
         /** @description The wall chart: learners x models, the best end each learner reached. */
         WallData: {
@@ -986,6 +1229,8 @@ export interface components {
             /** Format: float */
             narrowest_mm: number | null;
             reasons: string[];
+            /** @description no faults, but good to know: colour, print, light, grain */
+            notes: string[];
         };
         LessonInput: {
             group_id: number;
@@ -1000,14 +1245,36 @@ export interface components {
             stock_id: number | null;
             side_mm: number | null;
             /** @enum {string} */
-            method: "scissors" | "tear";
+            method: "scissors" | "trimmer" | "tear";
             square_in_lesson: boolean;
             paper_ready: boolean;
+            /** @description models after the first; left out: as it was */
+            further?: {
+                model: string;
+                ways?: {
+                    [key: string]: string;
+                };
+                side_mm?: number | null;
+            }[];
+            /** @description paper beside the first; left out: as it was */
+            also_stock_ids?: number[];
+            /**
+             * @description what the cutting plan puts first
+             * @enum {string}
+             */
+            prefer?: "least" | "fewest" | "scrap";
+            helpers_cut?: boolean;
+            /** @enum {string} */
+            decorate?: "none" | "before" | "after";
+            /** @description keys; null: what the models ask for */
+            materials?: string[] | null;
         };
         GroupInput: {
             name: string;
             age_band: string;
             helpers: number;
+            /** @description learners at a table */
+            table_size?: number | null;
             learners: {
                 id: number | null;
                 name: string;
@@ -1024,6 +1291,9 @@ export interface components {
             trim_mm?: number;
             /** @description the one that was changed; another answers 409 */
             version?: number;
+            price?: number | null;
+            tags?: string[];
+            scrap?: boolean;
         };
     };
     responses: never;
@@ -1040,6 +1310,102 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    cutPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    stock: {
+                        id: number;
+                        /** @description null: plenty */
+                        count: number | null;
+                    }[];
+                    need: {
+                        /** @description null, for a single size: the largest for so many */
+                        side_mm: number | null;
+                        count: number;
+                    }[];
+                    /** @enum {string} */
+                    method: "scissors" | "trimmer" | "tear";
+                    /** @enum {string} */
+                    prefer: "least" | "fewest" | "scrap";
+                };
+            };
+        };
+        responses: {
+            /** @description lines; the last holds the plan */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/x-ndjson": components["schemas"]["BenchPlanData"];
+                };
+            };
+        };
+    };
+    kits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what goes to each table and to each learner */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        tables: {
+                            table: number;
+                            learners: {
+                                name: string;
+                                seat: number | null;
+                            }[];
+                            items: string[];
+                        }[];
+                        /** @description of one learner */
+                        kit: string[];
+                        cautions: string[];
+                    };
+                };
+            };
+        };
+    };
+    paperAhead: {
+        parameters: {
+            query?: {
+                /** @description last day counted; left out: a quarter of a year */
+                until?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what the lessons ahead take together */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperAheadData"];
+                };
+            };
+        };
+    };
     groups: {
         parameters: {
             query?: never;
@@ -1921,11 +2287,14 @@ export interface operations {
             content: {
                 "application/json": {
                     count: number;
+                    /** @description of the offcut; left out: the strip of the diagonal fold */
+                    width_mm?: number;
+                    height_mm?: number;
                 };
             };
         };
         responses: {
-            /** @description the strips of so many sheets, as a stock of their own */
+            /** @description so many offcuts, as a stock of their own */
             200: {
                 headers: {
                     [name: string]: unknown;

@@ -15,7 +15,7 @@ const needOf = (id: number) => needs.data.value?.find((n) => n.stock === id)
 const save = useSaveStock()
 const cache = useQueryClient()
 const editing = ref<number | null>(null)
-const blank = { format: 'own', name: '', width: '', height: '', grammage: '', count: '', kind: 'office', sides: 'alike', trim: '0', version: null as number | null }
+const blank = { format: 'own', name: '', width: '', height: '', grammage: '', count: '', kind: 'office', sides: 'alike', trim: '0', price: '', tags: '', scrap: false, version: null as number | null }
 const kinds = ['office', 'folding', 'newsprint', 'kraft', 'construction', 'wallpaper', 'other'] as const
 const sides = ['alike', 'coloured', 'printed', 'lined'] as const
 const log = ref<{ stock: number; changes: StockChangeData[] } | null>(null)
@@ -31,15 +31,15 @@ const number = (text: string) => { const value = String(text).trim().replace(','
 
 function pick(key: string) {
   const format = me.data.value?.formats.find((f) => f.key === key)
-  if (format) form.value = { ...form.value, format: key, name: format.name, width: plain(format.width), height: plain(format.height), grammage: String(format.grammage), kind: kinds.find((k) => k === format.kind) ?? 'other' }
+  if (format) form.value = { ...form.value, format: key, name: format.name, width: plain(format.width), height: plain(format.height), grammage: String(format.grammage), kind: kinds.find((k) => k === format.kind) ?? 'other', sides: sides.find((k) => k === format.sides) ?? 'alike' }
 }
 function change(stock: StockData) {
   editing.value = stock.id
-  form.value = { format: 'own', name: stock.name, width: plain(stock.width_mm), height: plain(stock.height_mm), grammage: String(stock.grammage ?? ''), count: String(stock.count ?? ''), kind: stock.kind, sides: stock.sides, trim: plain(stock.trim_mm), version: stock.version }
+  form.value = { format: 'own', name: stock.name, width: plain(stock.width_mm), height: plain(stock.height_mm), grammage: String(stock.grammage ?? ''), count: String(stock.count ?? ''), kind: stock.kind, sides: stock.sides, trim: plain(stock.trim_mm), price: stock.price === null ? '' : String(stock.price), tags: stock.tags.join(', '), scrap: stock.scrap, version: stock.version }
 }
 async function submit() {
   const f = form.value
-  const body = { name: f.name, width_mm: length(f.width, unit.value) ?? 0, height_mm: length(f.height, unit.value) ?? 0, grammage: number(f.grammage), count: number(f.count), kind: f.kind, sides: f.sides, trim_mm: length(f.trim, unit.value) ?? 0, ...(editing.value === null || f.version === null ? {} : { version: f.version }) }
+  const body = { name: f.name, width_mm: length(f.width, unit.value) ?? 0, height_mm: length(f.height, unit.value) ?? 0, grammage: number(f.grammage), count: number(f.count), kind: f.kind, sides: f.sides, trim_mm: length(f.trim, unit.value) ?? 0, price: number(f.price), tags: f.tags.split(',').map((tag) => tag.trim()).filter((tag) => tag !== ''), scrap: f.scrap, ...(editing.value === null || f.version === null ? {} : { version: f.version }) }
   if (await save.mutateAsync({ ...(editing.value === null ? {} : { id: editing.value }), body }).catch(() => null)) {
     form.value = { ...blank }
     editing.value = null
@@ -76,7 +76,7 @@ async function remove(stock: StockData) {
       <ul class="list">
         <li v-for="stock in stocks.data.value" :key="stock.id" class="pile">
           <svg viewBox="-2 -2 104 104" width="76" height="76" aria-hidden="true"><g :transform="`scale(${100 / Math.max(stock.width_mm, stock.height_mm)})`"><rect :width="stock.width_mm" :height="stock.height_mm" fill="#FDFCF8" stroke="#17252D" stroke-width="3" /><rect :width="stock.square_mm" :height="stock.square_mm" fill="#0E6E7C" /></g></svg>
-          <span><b class="name">{{ stock.name }}</b><br><span class="quiet">{{ say(stock.width_mm, stock.height_mm) }}<template v-if="stock.grammage">, {{ stock.grammage }} {{ t('cupboard.grammage') }}</template>, {{ t(`cupboard.kind_${stock.kind}`) }}, {{ t(`cupboard.sides_${stock.sides}`) }}</span></span>
+          <span><b class="name">{{ stock.name }}</b><br><span class="quiet">{{ say(stock.width_mm, stock.height_mm) }}<template v-if="stock.grammage">, {{ stock.grammage }} {{ t('cupboard.grammage') }}</template>, {{ t(`cupboard.kind_${stock.kind}`) }}, {{ t(`cupboard.sides_${stock.sides}`) }}<template v-if="stock.price">, {{ t('cupboard.priced', { n: stock.price.toFixed(2) }) }}</template></span><br v-if="stock.scrap || stock.tags.length"><span v-for="tag in [...(stock.scrap ? [t('cupboard.scrapSign')] : []), ...stock.tags]" :key="tag" class="tag">{{ tag }}</span></span>
           <span>{{ t('cupboard.gives', { side: say(stock.square_mm), strip: say(stock.strip_mm) }) }}<template v-if="needOf(stock.id)"><br><b :class="(needOf(stock.id)?.short ?? 0) > 0 ? 'warn' : 'good'">{{ t((needOf(stock.id)?.short ?? 0) > 0 ? 'cupboard.needShort' : 'cupboard.need', { n: needOf(stock.id)?.sheets, lessons: needOf(stock.id)?.lessons, short: needOf(stock.id)?.short }) }}</b></template></span>
           <b class="count">{{ stock.count ?? t('cupboard.plenty') }}</b>
           <span class="row"><v-btn variant="text" height="44" :aria-expanded="log?.stock === stock.id" @click="show(stock)">{{ t('cupboard.log') }}</v-btn><v-btn variant="outlined" height="44" @click="change(stock)">{{ t('cupboard.change') }}</v-btn><v-btn variant="text" height="44" :aria-label="t('cupboard.remove', { name: stock.name })" @click="remove(stock)">{{ t('app.remove') }}</v-btn></span>
@@ -86,7 +86,7 @@ async function remove(stock: StockData) {
           </div>
         </li>
       </ul>
-      <p class="row"><RouterLink :to="{ name: 'paper-table' }">{{ t('cupboard.table') }}</RouterLink>
+      <p class="row links"><RouterLink :to="{ name: 'bench' }"><b>{{ t('cupboard.bench') }}</b></RouterLink><RouterLink :to="{ name: 'ahead' }">{{ t('cupboard.ahead') }}</RouterLink><RouterLink :to="{ name: 'paper-table' }">{{ t('cupboard.table') }}</RouterLink>
         <label class="units">{{ t('cupboard.units') }} <select :value="unit" @change="read(($event.target as HTMLSelectElement).value)"><option v-for="u in units" :key="u" :value="u">{{ t(`cupboard.unit_${u}`) }}</option></select></label></p>
     </section>
     <form class="sheet stack" novalidate @submit.prevent="submit">
@@ -96,7 +96,9 @@ async function remove(stock: StockData) {
       <div class="pair"><v-text-field v-model="form.width" inputmode="decimal" :label="t('cupboard.width')" :hint="t('cupboard.measure')" :error-messages="errors['width_mm']" /><v-text-field v-model="form.height" inputmode="decimal" :label="t('cupboard.height')" :error-messages="errors['height_mm']" /></div>
       <div class="pair"><v-text-field v-model="form.grammage" inputmode="numeric" :label="t('cupboard.grammage')" :error-messages="errors['grammage']" /><v-text-field v-model="form.count" inputmode="numeric" :label="t('cupboard.count')" :hint="t('cupboard.countHint')" persistent-hint :error-messages="errors['count']" /></div>
       <div class="pair"><v-select v-model="form.kind" :label="t('cupboard.kind')" :items="kinds.map((k) => ({ value: k, title: t(`cupboard.kind_${k}`) }))" /><v-select v-model="form.sides" :label="t('cupboard.sides')" :items="sides.map((k) => ({ value: k, title: t(`cupboard.sides_${k}`) }))" /></div>
-      <v-text-field v-model="form.trim" inputmode="decimal" :label="t('cupboard.trim')" :hint="t('cupboard.trimHint')" persistent-hint :error-messages="errors['trim_mm']" />
+      <div class="pair"><v-text-field v-model="form.trim" inputmode="decimal" :label="t('cupboard.trim')" :hint="t('cupboard.trimHint')" persistent-hint :error-messages="errors['trim_mm']" /><v-text-field v-model="form.price" inputmode="decimal" :label="t('cupboard.price')" :hint="t('cupboard.priceHint')" persistent-hint :error-messages="errors['price']" /></div>
+      <v-text-field v-model="form.tags" :label="t('cupboard.tags')" :hint="t('cupboard.tagsHint')" persistent-hint :error-messages="Object.entries(errors).filter(([at]) => at.startsWith('tags')).map(([, why]) => why)" />
+      <v-checkbox v-model="form.scrap" :label="t('cupboard.scrap')" />
       <div v-if="errors['version']" role="alert" class="stack"><p class="warn">{{ save.error.value?.message }}</p><v-btn variant="outlined" @click="again">{{ t('cupboard.again') }}</v-btn></div>
       <p v-if="save.error.value && !Object.keys(errors).length" class="warn" role="alert">{{ save.error.value.message }}</p>
       <v-btn type="submit" color="primary" class="fold-button" :loading="save.isPending.value">{{ t('app.save') }}</v-btn>
@@ -111,6 +113,8 @@ async function remove(stock: StockData) {
 .count { font-size: 1.4rem; text-align: right; }
 .pair { display: grid; grid-template-columns: 1fr 1fr; gap: 12px; }
 .row { gap: 4px; flex-wrap: nowrap; }
+.links { gap: 8px 24px; flex-wrap: wrap; }
+.tag { border-left: 5px solid var(--tide); background: var(--paper-shade); padding: 0 8px; margin-right: 6px; font-size: 0.9rem; }
 .units { margin-left: auto; }
 .units select { font: inherit; font-weight: 650; background: var(--paper); border: 0; border-bottom: 3px solid var(--tide); min-height: 44px; padding: 0 8px; }
 .log { grid-column: 1 / -1; padding-left: 98px; display: grid; gap: 6px; }

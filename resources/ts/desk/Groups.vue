@@ -13,7 +13,7 @@ const save = useSaveGroup()
 const cache = useQueryClient()
 const editing = ref<GroupData | null>(null)
 const erasing = ref<GroupData | null>(null)
-const blank = () => ({ name: '', age: 'junior', helpers: '0', names: '' })
+const blank = () => ({ name: '', age: 'junior', helpers: '0', table: '4', names: '' })
 const form = ref(blank())
 const fields = computed(() => (save.error.value instanceof Problem ? save.error.value.fields : {}))
 const nameErrors = computed(() => Object.entries(fields.value).filter(([at]) => at.startsWith('learners')).map(([at, why]) => {
@@ -23,7 +23,7 @@ const nameErrors = computed(() => Object.entries(fields.value).filter(([at]) => 
 
 function change(group: GroupData) {
   editing.value = group
-  form.value = { name: group.name, age: group.age_band, helpers: String(group.helpers), names: group.learners.map((l) => l.name).join('\n') }
+  form.value = { name: group.name, age: group.age_band, helpers: String(group.helpers), table: String(group.table_size ?? ''), names: group.learners.map((l) => l.name).join('\n') }
 }
 
 /** A line that says the same name again is the same learner, so records stay with people when the list is put in order. */
@@ -35,7 +35,7 @@ function learners() {
   })
 }
 async function submit() {
-  const body = { name: form.value.name, age_band: form.value.age, helpers: Number(form.value.helpers), learners: learners() }
+  const body = { name: form.value.name, age_band: form.value.age, helpers: Number(form.value.helpers), table_size: form.value.table === '' ? null : Number(form.value.table), learners: learners() }
   if (await save.mutateAsync({ ...(editing.value ? { id: editing.value.id } : {}), body }).catch(() => null)) {
     editing.value = null
     form.value = blank()
@@ -69,7 +69,7 @@ async function erase() {
       <h2>{{ editing ? t('groups.change') : t('groups.add') }}</h2>
       <v-text-field v-model="form.name" :label="t('groups.name')" :error-messages="fields['name']" />
       <v-select v-model="form.age" :label="t('groups.age')" :items="(me.data.value?.age_bands ?? []).map((b) => ({ value: b.key, title: b.label }))" :error-messages="fields['age_band']" />
-      <v-text-field v-model="form.helpers" type="number" min="0" max="20" :label="t('groups.helpers')" :error-messages="fields['helpers']" />
+      <div class="pair"><v-text-field v-model="form.helpers" type="number" min="0" max="20" :label="t('groups.helpers')" :error-messages="fields['helpers']" /><v-text-field v-model="form.table" type="number" min="1" max="20" :label="t('groups.table')" :error-messages="fields['table_size']" /></div>
       <v-textarea v-model="form.names" :label="t('groups.names')" rows="10" :error-messages="nameErrors" />
       <p v-if="save.error.value && !Object.keys(fields).length" class="warn" role="alert">{{ save.error.value.message }}</p>
       <div class="row"><v-btn type="submit" color="primary" class="fold-button" :loading="save.isPending.value">{{ t('app.save') }}</v-btn><v-btn v-if="editing" variant="text" @click="editing = null; form = blank()">{{ t('app.cancel') }}</v-btn></div>
@@ -82,6 +82,7 @@ async function erase() {
 
 <style scoped>
 .layout { display: grid; grid-template-columns: 1fr 360px; gap: 32px; align-items: start; }
+.pair { display: grid; grid-template-columns: 1fr 1fr; gap: 12px; }
 .names { margin: 10px 0; }
 @media (max-width: 900px) { .layout { grid-template-columns: 1fr; } }
 </style>

@@ -5,7 +5,7 @@ import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { answer, client } from '../api/client'
-import { useLesson, useModel } from '../api/queries'
+import { useLesson, useProgramme } from '../api/queries'
 import AskState from '../parts/AskState.vue'
 import FoldPicture from '../parts/FoldPicture.vue'
 import { typing } from '../parts/typing'
@@ -19,7 +19,8 @@ const { t } = useI18n()
 const router = useRouter()
 const cache = useQueryClient()
 const lesson = useLesson(() => props.id)
-const model = useModel(() => lesson.data.value?.card.model, computed(() => lesson.data.value?.card.ways ?? {}))
+const programme = useProgramme(() => lesson.data.value)
+const model = computed(() => programme.at(at.value ?? 0))
 const deeds = useDeeds()
 const now = useNow({ interval: 1000 })
 const at = ref<number | null>(null)
@@ -33,8 +34,10 @@ watch(() => lesson.data.value, (l) => {
   at.value = waiting?.type === 'step' ? waiting.step : l.card.step
 }, { immediate: true })
 
-const total = computed(() => model.data.value?.steps.length ?? 0)
-const step = computed(() => model.data.value?.steps[(at.value ?? 0) - 1])
+const total = computed(() => programme.steps.value.length)
+const step = computed(() => programme.steps.value[(at.value ?? 0) - 1])
+/** The next model of the lesson begins with this step. */
+const begins = computed(() => (at.value ?? 0) > 1 && (lesson.data.value?.models ?? []).some((m) => m.first === at.value))
 const marks = computed(() => withWaiting(lesson.data.value?.marks ?? [], deeds.waiting.value, props.id).concat(sent.value.filter((m) => !(lesson.data.value?.marks ?? []).some((k) => k.key === m.key) && !deeds.waiting.value.some((d) => (d.type === 'mark' && d.mark.key === m.key)))))
 const sent = ref<{ key: string; learner: number; step: number; kind: 'done' | 'help' }[]>([])
 const room = computed(() => (lesson.data.value ? seats(lesson.data.value.group, marks.value) : []))
@@ -105,18 +108,19 @@ onKeyStroke((event) => {
 </script>
 
 <template>
-  <AskState v-if="!lesson.data.value || !model.data.value || at === null" :error="lesson.error.value ?? model.error.value" @again="lesson.refetch()" />
+  <AskState v-if="!lesson.data.value || !model || at === null" :error="lesson.error.value ?? programme.error.value" @again="lesson.refetch()" />
   <div v-else class="stage">
     <header>
       <RouterLink :to="{ name: 'plan', params: { id } }" class="leave">{{ t('stage.leave') }}</RouterLink>
-      <b class="what">{{ model.data.value.summary.title }}</b>
-      <StepThread :steps="model.data.value.steps" :at="at" :planned="lesson.data.value.started_ms ? planned : 0" @go="go" />
+      <b class="what">{{ model.summary.title }}</b>
+      <StepThread :steps="programme.steps.value" :at="at" :planned="lesson.data.value.started_ms ? planned : 0" @go="go" />
       <b class="clock">{{ time(now.getTime()) }}</b><span>{{ drift ? `${drift}, ` : '' }}{{ t('stage.bell', { time: time(lesson.data.value.bell_ms) }) }}</span>
     </header>
     <section class="show">
-      <template v-if="at === 0"><h1>{{ t('stage.start') }}</h1><p class="sentence">{{ t(model.data.value.summary.ratio === 1 ? 'stage.startSentence' : 'stage.startSheet', { side: t(model.data.value.side_up === 'front' ? 'stage.front' : 'stage.back2side') }) }}</p><div class="picture"><FoldPicture :scene="model.data.value.summary.picture" :title="model.data.value.summary.title" /></div>
-        <p v-for="c in model.data.value.cautions" :key="c" class="caution">{{ c }}</p></template>
+      <template v-if="at === 0"><h1>{{ t('stage.start') }}</h1><p class="sentence">{{ t(model.summary.ratio === 1 ? 'stage.startSentence' : 'stage.startSheet', { side: t(model.side_up === 'front' ? 'stage.front' : 'stage.back2side') }) }}</p><div class="picture"><FoldPicture :scene="model.summary.picture" :title="model.summary.title" /></div>
+        <p v-for="c in model.cautions" :key="c" class="caution">{{ c }}</p></template>
       <template v-else-if="step">
+        <p v-if="begins" class="begins">{{ t('stage.nextModel', { title: model.summary.title }) }} {{ t(model.summary.ratio === 1 ? 'stage.startSentence' : 'stage.startSheet', { side: t(model.side_up === 'front' ? 'stage.front' : 'stage.back2side') }) }}</p>
         <h1 aria-live="polite"><span class="fold">{{ step.number }} {{ step.name }}.</span> {{ step.sentence }}</h1>
         <div :key="shown" class="pictures" :class="{ three: step.halfway }">
           <div class="picture big"><FoldPicture :scene="step.before" :title="step.sentence" /></div>
@@ -126,7 +130,7 @@ onKeyStroke((event) => {
         </div>
         <div class="must"><div><h2>{{ t('stage.true') }}</h2><p>{{ step.checks.join(' ') }}</p></div><div v-if="step.hard"><h2>{{ t('stage.hard') }}</h2><p>{{ step.reasons.join(' ') }}</p></div><div v-if="step.note"><h2>{{ t('stage.note') }}</h2><p>{{ step.note }}</p></div></div>
       </template>
-      <template v-else><h1>{{ t('stage.end') }}</h1><div class="picture big"><FoldPicture :scene="model.data.value.summary.picture" :title="model.data.value.summary.title" /></div></template>
+      <template v-else><h1>{{ t('stage.end') }}</h1><div class="picture big"><FoldPicture :scene="model.summary.picture" :title="model.summary.title" /></div></template>
     </section>
     <aside>
       <p v-if="advice.text" class="advice" :class="{ now: advice.now }" role="status">{{ advice.text }}</p>

@@ -7,7 +7,7 @@ import { answer, client, type LessonData, Problem, type Ways } from '../api/clie
 import { useGroups, useModels, useSaveLesson, useStocks } from '../api/queries'
 import { later } from '../parts/clock'
 import FoldPicture from '../parts/FoldPicture.vue'
-import { inputOf } from './input'
+import { furtherOf, inputOf } from './input'
 
 const props = defineProps<{ lesson?: LessonData }>()
 const { t } = useI18n()
@@ -25,7 +25,15 @@ const form = ref({
   model: props.lesson?.card.model ?? (typeof route.query['model'] === 'string' ? route.query['model'] : ''),
   day: start.slice(0, 10), from: start.slice(11), until: later(start, props.lesson?.card.minutes ?? 60).slice(11),
   helpers: props.lesson?.helpers ?? 0,
+  further: props.lesson ? furtherOf(props.lesson) : [],
 })
+const titleOf = (slug: string) => models.data.value?.find((m) => m.slug === slug)?.title ?? slug
+const others = computed(() => (models.data.value ?? []).filter((m) => m.slug !== form.value.model && !form.value.further.some((f) => f.model === m.slug)))
+function add(event: Event) {
+  const select = event.target as HTMLSelectElement
+  if (select.value !== '') form.value.further.push({ model: select.value, ways: {}, side_mm: null })
+  select.value = ''
+}
 const saved = ref(false)
 /** The ways chosen on the model's page, as "base:squash,...", or kept with the lesson; they go with that model only. */
 const ways = computed<Ways>(() => {
@@ -47,7 +55,7 @@ async function submit() {
   const f = form.value
   const body = {
     ...(props.lesson ? inputOf(props.lesson) : { stock_id: stocks.data.value?.[0]?.id ?? null, side_mm: null, method: 'scissors' as const, square_in_lesson: false, paper_ready: false }),
-    group_id: f.group ?? 0, model: f.model, ways: ways.value, starts_at: `${f.day}T${f.from}`, ends_at: `${f.day}T${f.until}`, helpers: Number(f.helpers),
+    group_id: f.group ?? 0, model: f.model, ways: ways.value, further: f.further.filter((one) => one.model !== f.model), starts_at: `${f.day}T${f.from}`, ends_at: `${f.day}T${f.until}`, helpers: Number(f.helpers),
   }
   const lesson = await save.mutateAsync({ ...(props.lesson ? { id: props.lesson.card.id } : {}), body }).catch(() => null)
   if (!lesson) return
@@ -83,6 +91,14 @@ async function remove() {
           <span><b>{{ m.title }}</b><br><span>{{ t('choose.steps', { n: m.steps, d: m.difficulty, age: m.age_from }) }}</span></span>
         </label>
       </fieldset>
+      <section class="further">
+        <h2>{{ t('choose.further') }}</h2>
+        <ol v-if="form.further.length" class="list">
+          <li v-for="(one, i) in form.further" :key="one.model"><b>{{ t('choose.then', { title: titleOf(one.model) }) }}</b> <v-btn variant="text" height="44" :aria-label="t('choose.furtherRemove', { title: titleOf(one.model) })" @click="form.further.splice(i, 1)">{{ t('app.remove') }}</v-btn></li>
+        </ol>
+        <select v-if="form.further.length < 4" :aria-label="t('choose.furtherAdd')" @change="add"><option value="">{{ t('choose.furtherAdd') }}</option><option v-for="m in others" :key="m.slug" :value="m.slug">{{ m.title }}</option></select>
+        <p v-for="[at, why] in Object.entries(errors).filter(([f]) => f.startsWith('further'))" :key="at" class="warn" role="alert">{{ why }}</p>
+      </section>
       <p v-if="errors['model']" class="warn" role="alert">{{ errors['model'] }}</p>
       <p v-if="general" class="warn" role="alert">{{ general }}</p>
       <div class="row">
@@ -102,5 +118,8 @@ async function remove() {
 .model.chosen { background: var(--tide); color: white; }
 .model input { width: 22px; height: 22px; accent-color: var(--tide-deep); }
 .picture { height: 84px; background: var(--paper); padding: 4px; }
+.further { display: flex; flex-wrap: wrap; gap: 10px 22px; align-items: center; }
+.further ol { display: flex; flex-wrap: wrap; gap: 4px 18px; }
+.further select { font: inherit; min-height: 48px; border: 1px solid var(--ink-2); padding: 0 12px; background: var(--paper); appearance: auto; }
 @media (max-width: 860px) { .fields { grid-template-columns: 1fr 1fr; } .fields .wide { grid-column: 1 / -1; } }
 </style>

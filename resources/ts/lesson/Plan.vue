@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { LessonData, PlanData } from '../api/client'
-import { useModel, useSaveLesson } from '../api/queries'
+import { useProgramme, useSaveLesson } from '../api/queries'
 import { clock } from '../parts/clock'
 import RunChart from '../parts/RunChart.vue'
 import { inputOf } from './input'
@@ -10,10 +10,10 @@ import { inputOf } from './input'
 const props = defineProps<{ lesson: LessonData }>()
 const { t } = useI18n()
 const save = useSaveLesson()
-const model = useModel(() => props.lesson.card.model)
+const programme = useProgramme(() => props.lesson)
 const plan = computed(() => props.lesson.plan)
 const minutes = (s: number) => Math.max(1, Math.round(s / 60))
-const step = (n: number | null) => model.data.value?.steps[(n ?? 0) - 1]
+const step = (n: number | null) => programme.steps.value[(n ?? 0) - 1]
 
 type Line = PlanData['lines'][number]
 const name = (line: Line) => (line.kind === 'step' ? `${line.step} ${step(line.step)?.name ?? ''}` : t(`plan.block.${line.key}`))
@@ -40,6 +40,7 @@ const change = (changes: Parameters<typeof inputOf>[1]) => save.mutate({ id: pro
         <v-btn variant="outlined" :loading="save.isPending.value" @click="change({ helpers: lesson.helpers + 1 })">{{ t('plan.more') }}</v-btn>
         <v-btn v-if="lesson.square_in_lesson" variant="outlined" @click="change({ square_in_lesson: false })">{{ t('plan.before') }}</v-btn>
       </div>
+      <v-select class="decorate no-print" :model-value="lesson.decorate" :label="t('plan.decorate')" :hint="t(`plan.decorateWhy_${lesson.decorate}`)" persistent-hint :items="(['none', 'before', 'after'] as const).map((w) => ({ value: w, title: t(`plan.decorate_${w}`) }))" @update:model-value="(decorate: LessonData['decorate']) => change({ decorate })" />
       <p class="quiet">{{ t('plan.source', { source: plan.source }) }}</p>
     </section>
     <section class="sheet run">
@@ -59,6 +60,7 @@ const change = (changes: Parameters<typeof inputOf>[1]) => save.mutate({ id: pro
 
 <style scoped>
 .layout { display: grid; grid-template-columns: 1fr 380px; gap: 22px; align-items: start; }
+.decorate { max-width: 420px; }
 .late { color: var(--warn); }
 .run { padding: 18px 0; }
 .run h2 { padding: 0 22px 10px; }

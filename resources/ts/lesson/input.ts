@@ -1,6 +1,9 @@
 import type { LessonData, LessonInput } from '../api/client'
 import { later } from '../parts/clock'
 
+/** The models after the first, as the server takes them back. */
+export const furtherOf = (lesson: LessonData) => lesson.models.slice(1).map((m) => ({ model: m.slug, ways: m.ways, side_mm: m.side_mm }))
+
 /** The saved lesson in the form the server takes back, with some of it changed. */
 export function inputOf(lesson: LessonData, changes: Partial<LessonInput> = {}): LessonInput {
   return {

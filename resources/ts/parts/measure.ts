@@ -18,6 +18,11 @@ export function figure(mm: number, unit: Unit): string {
   return unit === 'cm' ? (Math.floor(mm + 1e-9) / 10).toFixed(1) : String(Math.floor(mm * 10 + 1e-6) / 10)
 }
 
+const perUnit = { mm: 1, cm: 10, in: 25.4 } as const
+/** A length as a plain decimal number of the unit, for fields that are counted with while they are typed. */
+export const decimal = (mm: number, unit: Unit) => Number((mm / perUnit[unit]).toFixed({ mm: 0, cm: 1, in: 2 }[unit]))
+export const fromDecimal = (value: number | string, unit: Unit) => Number(value) * perUnit[unit]
+
 /** Lengths in the units of whoever is signed in. */
 export function useMeasure() {
   const me = useMe()

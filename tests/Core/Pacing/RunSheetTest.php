@@ -6,6 +6,7 @@ namespace Tests\Core\Pacing;
 
 use Cathedra\Core\Pacing\BadPlan;
 use Cathedra\Core\Pacing\BaseTimes;
+use Cathedra\Core\Pacing\ModelLoad;
 use Cathedra\Core\Pacing\Normal;
 use Cathedra\Core\Pacing\Room;
 use Cathedra\Core\Pacing\RunSheet;
@@ -18,7 +19,7 @@ final class RunSheetTest extends TestCase
     public function testWithoutSpreadOrHelpItIsThePlainSum(): void
     {
         // 60 arrive + 30 hand out + 2 x (10 show + 40 fold) + 20 checkpoint + 50 clear = 260 s
-        $plan = RunSheet::plan(new Room(12, 0, 'adult'), [new StepLoad('valley', 1, false, true), new StepLoad('valley', 1, false, false)], 1, 30, 0, $this->times(0.0, 0.0));
+        $plan = RunSheet::plan(new Room(12, 0, 'adult'), [new ModelLoad([new StepLoad('valley', 1, false, true), new StepLoad('valley', 1, false, false)], 1)], 30, 0, $this->times(0.0, 0.0));
         self::assertSame(260, $plan->needed);
         self::assertSame(1800 - 260, $plan->spare());
         self::assertSame([0, 60, 90, 140, 160, 210], array_column($plan->lines, 'start'));
@@ -27,7 +28,7 @@ final class RunSheetTest extends TestCase
 
     public function testLinesFollowOneAnotherWithoutAGap(): void
     {
-        $plan = RunSheet::plan(new Room(17, 1, 'junior'), $this->helmet(), 3, 60, 90, $this->times(0.35, 0.12));
+        $plan = RunSheet::plan(new Room(17, 1, 'junior'), [$this->helmet()], 60, 90, $this->times(0.35, 0.12));
         $at = 0;
         foreach ($plan->lines as $line) {
             self::assertSame($at, $line['start']);
@@ -42,12 +43,12 @@ final class RunSheetTest extends TestCase
         $times = $this->times(0.35, 0.12);
         $before = 0;
         foreach (range(1, 60) as $learners) {
-            $needed = RunSheet::plan(new Room($learners, 0, 'adult'), $this->helmet(), 3, 60, 0, $times)->needed;
+            $needed = RunSheet::plan(new Room($learners, 0, 'adult'), [$this->helmet()], 60, 0, $times)->needed;
             self::assertGreaterThanOrEqual($before, $needed);
             $before = $needed;
         }
         foreach (range(0, 8) as $helpers) {
-            $needed = RunSheet::plan(new Room(60, $helpers, 'adult'), $this->helmet(), 3, 60, 0, $times)->needed;
+            $needed = RunSheet::plan(new Room(60, $helpers, 'adult'), [$this->helmet()], 60, 0, $times)->needed;
             self::assertLessThanOrEqual($before, $needed);
             $before = $needed;
         }
@@ -56,8 +57,8 @@ final class RunSheetTest extends TestCase
     public function testTheSlowestOfNIsAQuantile(): void
     {
         // One learner: the median, factor 1. Spread 0.5 and 19 learners: z(0.95) = 1.6449, exp(0.82243) = 2.2760.
-        $one = RunSheet::plan(new Room(1, 0, 'adult'), [new StepLoad('valley', 1, false, false)], 1, 30, 0, $this->times(0.5, 0.0));
-        $many = RunSheet::plan(new Room(19, 0, 'adult'), [new StepLoad('valley', 1, false, false)], 1, 30, 0, $this->times(0.5, 0.0));
+        $one = RunSheet::plan(new Room(1, 0, 'adult'), [new ModelLoad([new StepLoad('valley', 1, false, false)], 1)], 30, 0, $this->times(0.5, 0.0));
+        $many = RunSheet::plan(new Room(19, 0, 'adult'), [new ModelLoad([new StepLoad('valley', 1, false, false)], 1)], 30, 0, $this->times(0.5, 0.0));
         self::assertSame(50, $one->lines[2]['seconds']);
         self::assertSame((int) round(10 + 40 * 2.2760), $many->lines[2]['seconds']);
     }
@@ -84,9 +85,9 @@ final class RunSheetTest extends TestCase
     {
         $bad = [
             static fn () => new Room(0, 0, 'adult'), static fn () => new Room(500, 0, 'adult'), static fn () => new Room(5, -1, 'adult'),
-            fn () => RunSheet::plan(new Room(5, 0, 'adult'), [], 1, -60, 0, $this->times(0, 0)),
-            fn () => RunSheet::plan(new Room(5, 0, 'elves'), [], 1, 60, 0, $this->times(0, 0)),
-            fn () => RunSheet::plan(new Room(5, 0, 'adult'), [new StepLoad('juggle', 1, false, false)], 1, 60, 0, $this->times(0, 0)),
+            fn () => RunSheet::plan(new Room(5, 0, 'adult'), [], -60, 0, $this->times(0, 0)),
+            fn () => RunSheet::plan(new Room(5, 0, 'elves'), [], 60, 0, $this->times(0, 0)),
+            fn () => RunSheet::plan(new Room(5, 0, 'adult'), [new ModelLoad([new StepLoad('juggle', 1, false, false)], 1)], 60, 0, $this->times(0, 0)),
         ];
         foreach ($bad as $i => $try) {
             try {
@@ -98,10 +99,23 @@ final class RunSheetTest extends TestCase
         }
     }
 
-    /** @return list<StepLoad> */
-    private function helmet(): array
+    public function testTwoModelsOneAfterTheOtherAndDecorating(): void
     {
-        return array_map(static fn ($s): StepLoad => StepLoad::of($s, $s->step->number === 3), Folds::library('helmet')->steps);
+        // 60 arrive + 30 hand out + 2 x 50 + 25 for the next model + 50 + 50 clear = 315; decorating adds 200, early or late.
+        $models = [new ModelLoad([new StepLoad('valley', 1, false, false), new StepLoad('tuck', 1, false, false)], 1), new ModelLoad([new StepLoad('valley', 1, false, false)], 2)];
+        $plan = RunSheet::plan(new Room(12, 0, 'adult'), $models, 30, 0, $this->times(0.0, 0.0));
+        self::assertSame(315, $plan->needed);
+        self::assertSame([null, null, 1, 2, null, 3, null], array_column($plan->lines, 'step'), 'steps are numbered through');
+        self::assertSame('next-model', $plan->lines[4]['key']);
+        foreach (['before' => 2, 'after' => 6] as $when => $place) {
+            $with = RunSheet::plan(new Room(12, 0, 'adult'), $models, 30, 0, $this->times(0.0, 0.0), $when);
+            self::assertSame([515, 'decorate'], [$with->needed, $with->lines[$place]['key']]);
+        }
+    }
+
+    private function helmet(): ModelLoad
+    {
+        return new ModelLoad(array_map(static fn ($s): StepLoad => StepLoad::of($s, $s->step->number === 3), Folds::library('helmet')->steps), 3);
     }
 
     private function times(float $spread, float $stuck): BaseTimes
@@ -109,6 +123,6 @@ final class RunSheetTest extends TestCase
         $folds = array_fill_keys(['valley', 'mountain', 'crease', 'tuck', 'rotate'], ['fold' => 40, 'show' => 10]);
 
         return new BaseTimes($folds, ['adult' => ['label' => 'adults', 'factor' => 1.0], 'junior' => ['label' => 'juniors', 'factor' => 1.6]], 0.06, $spread, 1.8, 45.0,
-            array_fill(1, 5, $stuck), ['arrive' => 60, 'hand_out' => 30, 'checkpoint' => 20, 'clear' => 50], 'made up for the test');
+            array_fill(1, 5, $stuck), ['arrive' => 60, 'hand_out' => 30, 'checkpoint' => 20, 'clear' => 50, 'next_model' => 25, 'decorate' => 200], 'made up for the test');
     }
 }

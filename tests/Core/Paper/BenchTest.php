@@ -20,7 +20,7 @@ use Random\Randomizer;
 
 final class BenchTest extends TestCase
 {
-    private const LIMITS = ['stack_mm' => 2.0, 'stack_most_mm' => 3.0, 'dexterity_mm' => 6.0, 'dexterity_least_mm' => 4.0, 'table_mm' => 500.0];
+    private const LIMITS = ['stack_mm' => 2.0, 'stack_most_mm' => 3.0, 'dexterity_mm' => 6.0, 'dexterity_least_mm' => 4.0, 'table_mm' => 500.0, 'soft_mm' => 320.0];
 
     /** @return iterable<string, array{string, 'mm'|'cm'|'in', float}> */
     public static function lengths(): iterable
@@ -132,6 +132,20 @@ final class BenchTest extends TestCase
         self::assertSame(['hard', ['narrow']], [$small->verdict, $small->reasons], '4.98 mm of 6');
         self::assertSame(109.0, $small->better, '6 / 0.0553 = 108.5 mm, rounded up');
         self::assertSame('hard', WillItFold::judge(4, null, 0.1, 600, 700, self::LIMITS)->verdict, 'larger than a place at the table');
+    }
+
+    public function testItMustBeAbleToDoWhatItIsFor(): void
+    {
+        // A bird that flaps needs a sheet of 120: 100 is small, 80 (under three quarters of it, 90) is too small.
+        $bird = static fn (float $side, float $caliper = 0.1, bool $stiff = false): WillItFold => WillItFold::judge(8, null, $caliper, $side, 400, self::LIMITS, 120.0, $stiff);
+        self::assertSame(['hard', ['small'], 120.0], [$bird(100)->verdict, $bird(100)->reasons, $bird(100)->better]);
+        self::assertSame(['no', ['small']], [$bird(80)->verdict, $bird(80)->reasons]);
+        self::assertSame('fits', $bird(120)->verdict);
+        // What stands must bear itself: 0.1 mm up to 320; newsprint of 0.07 up to 320 * 0.7^(2/3) = 252.3.
+        self::assertEqualsWithDelta(252.28, WillItFold::softFrom(0.07, 320), 0.01);
+        self::assertSame(['hard', ['soft']], [$bird(260, 0.07, true)->verdict, $bird(260, 0.07, true)->reasons]);
+        self::assertSame('fits', $bird(250, 0.07, true)->verdict);
+        self::assertSame('fits', $bird(260, 0.07)->verdict, 'a flat model may be soft');
     }
 
     public function testWhenToBegin(): void

@@ -6,6 +6,7 @@ namespace Tests\Core\Paper;
 
 use Cathedra\Core\Paper\CutPlanner;
 use Cathedra\Core\Paper\CutRequest;
+use Cathedra\Core\Paper\GuillotinePatterns;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -83,6 +84,92 @@ final class CutPlannerTest extends TestCase
         }
     }
 
+    public function testSheetsAreCutAlikeWhereTheyCan(): void
+    {
+        // 10 of 120 and 10 of 90: two of each from every A4, five times, and not three ways of cutting.
+        $plan = self::plan([['A4', 210, 297, null]], [[120, 10], [90, 10]]);
+        self::assertSame([5], array_column($plan['sheets'], 'times'));
+        self::assertCount(4, $plan['sheets'][0]['squares']);
+    }
+
+    public function testScrapFirst(): void
+    {
+        // 6 squares of 140 and 6 of 60. A strip of 87 x 210 gives three of 60: two strips; and no 140. An A4 gives two of 140
+        // and, beside and above them, eight of 60. Least area: 3 A4 and no strip. Scrap first takes no less A4, so no strip either.
+        $stock = [['name' => 'A4', 'width_mm' => 210, 'height_mm' => 297, 'count' => null], ['name' => 'strips', 'width_mm' => 87, 'height_mm' => 210, 'count' => 20, 'scrap' => true]];
+        $uses = static fn (array $plan): array => array_column($plan['sheets'], 'times', 'stock');
+        $ask = static fn (array $need, string $prefer): array => CutPlanner::plan(CutRequest::fromArray(['stock' => $stock, 'need' => $need, 'prefer' => $prefer]));
+        $plan = $ask([['side_mm' => 140, 'count' => 6], ['side_mm' => 60, 'count' => 6]], 'scrap');
+        self::assertSame([['A4' => 3], true], [$uses($plan), $plan['optimal']]);
+        // 30 of 60 alone: an A4 gives 3 * 4 = 12, a strip 3. Least: 2 A4 (24) and 2 strips, 2 * 62370 + 2 * 18270 = 161280,
+        // against 10 strips with 182700; scrap first takes the ten strips.
+        self::assertSame(['A4' => 2, 'strips' => 2], $uses($ask([['side_mm' => 60, 'count' => 30]], 'least')));
+        $plan = $ask([['side_mm' => 60, 'count' => 30]], 'scrap');
+        self::assertSame([['strips' => 10], true, 10], [$uses($plan), $plan['optimal'], $plan['sheets_used']]);
+        // 70 of 60: all twenty strips give 60, one A4 the other ten.
+        $plan = $ask([['side_mm' => 60, 'count' => 70]], 'scrap');
+        self::assertEquals(['A4' => 1, 'strips' => 20], $uses($plan));
+    }
+
+    /** Scrap first never takes more fresh paper than any other plan, and is sound. */
+    public function testScrapFirstSavesFreshPaper(): void
+    {
+        for ($seed = 1; $seed <= 25; $seed++) {
+            $chance = new Randomizer(new Mt19937($seed));
+            $stock = [['name' => 'fresh', 'width_mm' => $chance->getInt(180, 320), 'height_mm' => $chance->getInt(180, 320), 'count' => null],
+                ['name' => 'scrap', 'width_mm' => $chance->getInt(80, 200), 'height_mm' => $chance->getInt(80, 200), 'count' => $chance->getInt(0, 15), 'scrap' => true]];
+            $need = [['side_mm' => $chance->getInt(90, 140), 'count' => $chance->getInt(1, 15)], ['side_mm' => $chance->getInt(50, 89), 'count' => $chance->getInt(1, 15)]];
+            $fresh = static fn (array $plan): int => array_sum(array_map(static fn (array $s): int => $s['stock'] === 'fresh' ? $s['times'] : 0, $plan['sheets']));
+            $by = [];
+            foreach (['least', 'fewest', 'scrap'] as $prefer) {
+                $by[$prefer] = CutPlanner::plan(CutRequest::fromArray(['stock' => $stock, 'need' => $need, 'prefer' => $prefer]));
+                self::assertTrue($by[$prefer]['feasible'] && $by[$prefer]['optimal'], "seed $seed, $prefer");
+            }
+            self::assertLessThanOrEqual(min($fresh($by['least']), $fresh($by['fewest'])), $fresh($by['scrap']), "seed $seed");
+            self::assertLessThanOrEqual($by['scrap']['used_area_mm2'] + 1e-3, $by['least']['used_area_mm2'], "seed $seed");
+            self::assertLessThanOrEqual(count($by['least']['sheets']), count($by['fewest']['sheets']), "seed $seed");
+            self::assertLessThanOrEqual($by['least']['used_area_mm2'] * (1 + CutPlanner::FEWEST_EXTRA) + 1e-3, $by['fewest']['used_area_mm2'], "seed $seed");
+        }
+    }
+
+    /** Of all plans with the same sheets none has fewer patterns: every set of fewer patterns is tried here, every number of times. */
+    public function testNoPlanWithTheSameSheetsHasFewerPatterns(): void
+    {
+        for ($seed = 1; $seed <= 20; $seed++) {
+            $chance = new Randomizer(new Mt19937($seed));
+            [$w, $h] = [$chance->getInt(10, 14), $chance->getInt(10, 14)];
+            $sides = [5, 3];
+            $need = [$chance->getInt(2, 14), $chance->getInt(2, 20)];
+            $plan = self::plan([['p', 10 * $w, 10 * $h, null]], [[50, $need[0]], [30, $need[1]]]);
+            $patterns = array_map(static fn (array $p): array => $p['counts'], GuillotinePatterns::of($w, $h, $sides, $need, 0.0, 0.0) ?? []);
+            $n = $plan['sheets_used'];
+            $fewest = INF;
+            foreach ($patterns as $p) {
+                $fewest = $n * $p[0] >= $need[0] && $n * $p[1] >= $need[1] ? 1 : $fewest;
+                foreach ($patterns as $q) {
+                    for ($k = 1; $k < $n; $k++) {
+                        $fewest = $k * $p[0] + ($n - $k) * $q[0] >= $need[0] && $k * $p[1] + ($n - $k) * $q[1] >= $need[1] ? min($fewest, 2) : $fewest;
+                    }
+                }
+            }
+            self::assertSame((int) min($fewest, 3), min(3, count($plan['sheets'])), "seed $seed");
+        }
+    }
+
+    public function testProgressIsTold(): void
+    {
+        $told = [];
+        CutPlanner::plan(CutRequest::fromArray(['stock' => [['name' => 'A4', 'width_mm' => 210, 'height_mm' => 297, 'count' => null]], 'need' => [['side_mm' => 120, 'count' => 30], ['side_mm' => 75, 'count' => 30]]]), 4.0,
+            static function (float $share, string $what) use (&$told): void {
+                $told[$what][] = $share;
+            });
+        self::assertSame(['list', 'tidy'], array_values(array_intersect(['list', 'tidy'], array_keys($told))));
+        foreach ($told as $shares) {
+            self::assertGreaterThanOrEqual(0.0, min($shares));
+            self::assertLessThanOrEqual(1.0, max($shares));
+        }
+    }
+
     public function testALargeOrderIsPlannedInTime(): void
     {
         $began = microtime(true);
@@ -120,7 +207,12 @@ final class CutPlannerTest extends TestCase
         }
         $unmet = array_column($plan['unmet'], 'count', 'side_mm');
         foreach ($sides as $i => $side) {
-            self::assertSame($need[$i], $made[$side] + ($unmet[10 * $side] ?? 0), $what);
+            $surplus = $made[$side] + ($unmet[10 * $side] ?? 0) - $need[$i];
+            self::assertGreaterThanOrEqual(0, $surplus, $what);
+            foreach ($plan['sheets'] as $sheet) {
+                $has = in_array(10.0 * $side, array_column($sheet['squares'], 'side_mm'), false);
+                self::assertTrue(! $has || $surplus < $sheet['times'], "$what: a square that every sheet of a pattern can do without is not cut");
+            }
         }
     }
 

@@ -7,11 +7,9 @@ namespace Tests\Core\Paper;
 use Cathedra\Core\Paper\BadPaper;
 use Cathedra\Core\Paper\CutPlanner;
 use Cathedra\Core\Paper\CutRequest;
-use Cathedra\Core\Paper\GroupPaper;
 use Cathedra\Core\Paper\Spares;
 use Cathedra\Core\Paper\SquareGrid;
 use Cathedra\Core\Paper\Squaring;
-use Cathedra\Core\Paper\Stock;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
@@ -56,17 +54,6 @@ final class PaperTest extends TestCase
         self::assertLessThanOrEqual(60, Spares::needed(60, 0.9, 1e-9));
     }
 
-    public function testAGroupGetsItsPaper(): void
-    {
-        $paper = GroupPaper::for(Stock::of('A4', 210, 297, 10), 18, null, 0.07, 0.05, 0.0);
-        self::assertSame([210.0, true, 1], [$paper->side, $paper->byDiagonal, $paper->grid->count()]);
-        self::assertSame($paper->squares, 18 + $paper->spares);
-        self::assertSame($paper->squares - 10, $paper->short());
-        $small = GroupPaper::for(Stock::of('A4', 210, 297, null), 18, 105.0, 0.07, 0.05, 0.0);
-        self::assertSame([4, 6, 0], [$small->grid->count(), $small->sheets, $small->short()], '21 squares, 4 from each sheet');
-        self::assertFalse(GroupPaper::for(Stock::of('A4', 210, 297, 1), 5, 211.0, 0.07, 0.05, 0.0)->fits());
-    }
-
     public function testOneSizeFromTwoStocksTakesTheLeastArea(): void
     {
         // A4 gives 4 of 105 (62370 mm2), A3 gives 2 x 4 = 8 (124740 mm2): for 9 squares 1 A3 + 1 A4 or 3 A4, 187110 either
@@ -106,8 +93,10 @@ final class PaperTest extends TestCase
                     }
                 }
             }
-            self::assertSame($need['count'], $made + array_sum(array_column($plan['unmet'], 'count')));
-            self::assertEqualsWithDelta($this->least($stock, $need, $made), $plan['used_area_mm2'], 1e-3);
+            $met = $need['count'] - array_sum(array_column($plan['unmet'], 'count'));
+            self::assertGreaterThanOrEqual($met, $made);
+            self::assertLessThan($met + max([1, ...array_column($plan['sheets'], 'times')]), $made, 'a square that every sheet can do without is not cut');
+            self::assertEqualsWithDelta($this->least($stock, $need, $met), $plan['used_area_mm2'], 1e-3);
         }
     }
 
@@ -124,6 +113,8 @@ final class PaperTest extends TestCase
         yield 'negative need' => ["{\"stock\":[$stock],\"need\":[{\"side_mm\":50,\"count\":-1}]}", '/need/0/count'];
         yield 'kerf' => ["{\"stock\":[$stock],\"need\":[{\"side_mm\":50,\"count\":1}],\"kerf_mm\":-1}", '/kerf_mm'];
         yield 'no name' => ['{"stock":[{"width_mm":210,"height_mm":297,"count":4}],"need":[{"side_mm":50,"count":1}]}', '/stock/0/name'];
+        yield 'what to put first' => ["{\"stock\":[$stock],\"need\":[{\"side_mm\":50,\"count\":1}],\"prefer\":\"cheap\"}", '/prefer'];
+        yield 'trim of a stock' => ['{"stock":[{"name":"A4","width_mm":210,"height_mm":297,"count":4,"trim_mm":"wide"}],"need":[{"side_mm":50,"count":1}]}', '/stock/0/trim_mm'];
         yield 'no entry' => ["{\"stock\":[$stock],\"need\":[7]}", '/need/0'];
     }
 

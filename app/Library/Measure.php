@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library;
+
+use App\Models\User;
+use Cathedra\Core\Paper\Length;
+use Illuminate\Contracts\Auth\Guard;
+
+/** Lengths in the units of whoever is signed in. */
+final readonly class Measure
+{
+    /** @var 'mm'|'cm'|'in' */
+    public string $unit;
+
+    public function __construct(Guard $guard)
+    {
+        $user = $guard->user();
+        $this->unit = $user instanceof User ? $user->unit : 'mm';
+    }
+
+    /** @param  bool  $fine  a length too small for rulers in inches: always in mm */
+    public function say(float $mm, bool $fine = false): string
+    {
+        return Length::say($mm, $fine ? 'mm' : $this->unit);
+    }
+
+    public function area(float $width, float $height): string
+    {
+        return preg_replace('/ (mm|cm|in)$/', '', $this->say($width)).' × '.$this->say($height);
+    }
+
+    /** A number of mm to a tenth, without its unit. */
+    public static function mm(float $mm): string
+    {
+        return rtrim(rtrim(number_format($mm, 1, '.', ''), '0'), '.');
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Pacing;
+
+/** One model of a lesson as the room feels it. */
+final readonly class ModelLoad
+{
+    /**
+     * @param  list<StepLoad>  $steps
+     * @param  int  $difficulty  1 to 5
+     */
+    public function __construct(public array $steps, public int $difficulty)
+    {
+    }
+}
