@@ -12,7 +12,7 @@ final readonly class PaperData
 {
     /**
      * @param  list<array{stock: int, name: string, sheets: int, have: int|null, short: int}>  $takes
-     * @param  list<array{slug: string, title: string, side_mm: float, wanted_mm: float|null, sets: int, spares: int, uncut: bool, finished_mm: array{float, float}, will_fold: WillFoldData}>  $models
+     * @param  list<array{slug: string, title: string, side_mm: float, wanted_mm: float|null, sets: int, spares: int, uncut: bool, finished_mm: array{float, float}, height_mm: float|null, will_fold: WillFoldData}>  $models
      * @param  list<float>  $further_mm
      * @param  list<array{title: string, side_mm: float, count: int, uncut: bool}>  $pieces
      * @param  list<CutPatternData>  $patterns
@@ -29,7 +29,7 @@ final readonly class PaperData
         public array $takes,
         #[OA\Property(enum: ['scissors', 'trimmer', 'tear'])]
         public string $method,
-        #[OA\Property(description: 'each model with the square it gets; wanted: null is the largest', type: 'array', items: new OA\Items(required: ['slug', 'title', 'side_mm', 'wanted_mm', 'sets', 'spares', 'uncut', 'finished_mm', 'will_fold'], properties: [new OA\Property(property: 'slug', type: 'string'), new OA\Property(property: 'title', type: 'string'), new OA\Property(property: 'side_mm', type: 'number'), new OA\Property(property: 'wanted_mm', type: 'number', nullable: true), new OA\Property(property: 'sets', type: 'integer'), new OA\Property(property: 'spares', type: 'integer'), new OA\Property(property: 'uncut', type: 'boolean'), new OA\Property(property: 'finished_mm', ref: '#/components/schemas/Pair'), new OA\Property(property: 'will_fold', ref: '#/components/schemas/WillFoldData')], type: 'object'))]
+        #[OA\Property(description: 'each model with the square it gets; wanted: null is the largest', type: 'array', items: new OA\Items(required: ['slug', 'title', 'side_mm', 'wanted_mm', 'sets', 'spares', 'uncut', 'finished_mm', 'height_mm', 'will_fold'], properties: [new OA\Property(property: 'slug', type: 'string'), new OA\Property(property: 'title', type: 'string'), new OA\Property(property: 'side_mm', type: 'number'), new OA\Property(property: 'wanted_mm', type: 'number', nullable: true), new OA\Property(property: 'sets', type: 'integer'), new OA\Property(property: 'spares', type: 'integer'), new OA\Property(property: 'uncut', type: 'boolean'), new OA\Property(property: 'finished_mm', ref: '#/components/schemas/Pair'), new OA\Property(property: 'height_mm', description: 'null: it lies flat', type: 'number', nullable: true), new OA\Property(property: 'will_fold', ref: '#/components/schemas/WillFoldData')], type: 'object'))]
         public array $models,
         #[OA\Property(description: 'of the first model that is cut, or the shorter side of the uncut sheet')]
         public float $side_mm,

@@ -91,9 +91,14 @@ final readonly class CutWords
         $words = $this->files->words();
         $at = implode(', ', array_map(fn (float $mm): string => $this->measure->say($mm), $cut['at']));
         $pieces = $cut['copies'] * $times;
-        $with = ['n' => $i + 1, 'at' => $at, 'size' => $this->measure->area(...$cut['piece']), 'pieces' => $pieces, 'stacks' => (int) ceil($pieces / $stack), 'from' => $words->say('paper', $cut['axis'] === 'across' ? 'from-below' : 'from-left'), 'axis' => $words->say('paper', $cut['axis'])];
-        $key = ($i === 0 ? 'cut-sheets' : 'cut-pieces').($pieces > 1 && $stack > 1 ? '' : '-single');
+        $with = ['n' => $i + 1, 'at' => $at, 'size' => $this->measure->area(...$cut['piece']), 'pieces' => $pieces, 'stacks' => $stacks = (int) ceil($pieces / $stack), 'from' => $words->say('paper', $cut['axis'] === 'across' ? 'from-below' : 'from-left'), 'axis' => $words->say('paper', $cut['axis'])];
+        $how = match (true) {
+            $pieces === 1 => '-single',
+            $stack === 1 => '-each',
+            $stacks === 1 => '-one',
+            default => '',
+        };
 
-        return $words->say('paper', $key, $with);
+        return $words->say('paper', ($i === 0 ? 'cut-sheets' : 'cut-pieces').$how, $with);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Library;
 
 use App\Data\CutPatternData;
+use App\Data\ModelSummary;
 use App\Data\PaperData;
 use App\Data\StockData;
 use App\Data\WillFoldData;
@@ -18,6 +19,7 @@ use Cathedra\Core\Paper\Prefer;
 use Cathedra\Core\Paper\Spares;
 use Cathedra\Core\Paper\Squaring;
 use Cathedra\Core\Paper\Stock;
+use Cathedra\Core\Paper\WillItFold;
 
 /** Turns the core's paper arithmetic into the answer a lesson shows, in words. */
 final readonly class PaperBench
@@ -133,19 +135,47 @@ final readonly class PaperBench
         return $patterns;
     }
 
-    /** @return list<array{slug: string, title: string, side_mm: float, wanted_mm: float|null, sets: int, spares: int, uncut: bool, finished_mm: array{float, float}, will_fold: WillFoldData}> */
+    /** @return list<array{slug: string, title: string, side_mm: float, wanted_mm: float|null, sets: int, spares: int, uncut: bool, finished_mm: array{float, float}, height_mm: float|null, will_fold: WillFoldData}> */
     private function models(Lesson $lesson, LessonPaper $paper, Programme $programme): array
     {
         $models = [];
         foreach ($programme->items as $m => $item) {
             $of = $paper->models[$m];
-            $from = $lesson->papers()[array_column($paper->uncut, 'stock', 'model')[$m] ?? 0];
             $models[] = ['slug' => $item->slug, 'title' => $item->summary->title, 'side_mm' => $paper->sides[$m], 'wanted_mm' => $item->side, 'sets' => $of->sets(), 'spares' => $of->spares, 'uncut' => $of->uncut(),
-                'finished_mm' => [round($item->summary->width_per_side * $paper->sides[$m], 1), round($item->summary->height_per_side * $paper->sides[$m], 1)],
-                'will_fold' => $this->advice->willFold($from, $item->summary, $lesson->group->age_band, $paper->sides[$m])];
+                ...self::finished($item->summary, $paper->sides[$m]),
+                'will_fold' => $this->willFold($lesson, $paper, $m, $item)];
         }
 
         return $models;
+    }
+
+    /** @return array{finished_mm: array{float, float}, height_mm: float|null} lying flat, or length, width and height of a form */
+    private static function finished(ModelSummary $model, float $side): array
+    {
+        $of = $model->measures;
+        $mm = static fn (float $per): float => round($per * $side, 1);
+
+        return isset($of['width'], $of['depth'], $of['height']) ? ['finished_mm' => [$mm($of['width']), $mm($of['depth'])], 'height_mm' => $mm($of['height'])]
+            : ['finished_mm' => [$mm($model->width_per_side), $mm($model->height_per_side)], 'height_mm' => null];
+    }
+
+    /** From every paper its squares are cut of: the worst of them counts. */
+    private function willFold(Lesson $lesson, LessonPaper $paper, int $m, ProgrammeItem $item): WillFoldData
+    {
+        $judged = [];
+        foreach ($paper->stocksOf($m) as $stock) {
+            $record = $lesson->papers()[$stock];
+            $judged[$record->name] = $this->advice->willFold($record, $item->summary, $lesson->group->age_band, $paper->sides[$m]);
+        }
+        if (count($judged) === 1) {
+            return reset($judged);
+        }
+        uasort($judged, static fn (WillFoldData $a, WillFoldData $b): int => array_search($b->verdict, WillItFold::VERDICTS, true) <=> array_search($a->verdict, WillItFold::VERDICTS, true));
+        $words = $this->files->words();
+        $worst = reset($judged) ?: throw new \LogicException('A model is cut from some paper.');
+        $from = static fn (array $lists): array => array_values(array_unique(array_map(static fn (string $name, array $said): string => $words->say('paper', 'fold-from', ['name' => $name, 'text' => implode(' ', $said)]), array_keys($lists), $lists)));
+
+        return new WillFoldData($worst->verdict, $worst->side_mm, $worst->stack_mm, $worst->narrowest_mm, $from(array_map(static fn (WillFoldData $w): array => $w->reasons, $judged)), $from(array_filter(array_map(static fn (WillFoldData $w): array => $w->notes, $judged))));
     }
 
     private function reason(LessonPaper $paper, Programme $programme): string

@@ -76,6 +76,24 @@ final readonly class LessonPaper
         return new self($pile, $models, $sides, $pieces, $uncut, $plan, $takes, $short, $smaller);
     }
 
+    /** @return non-empty-list<int> the stocks a model's own square or sheet comes from; the first stock while there is no plan */
+    public function stocksOf(int $model): array
+    {
+        $names = array_flip(array_map(static fn (Stock $s): string => $s->name, $this->pile));
+        $found = [];
+        foreach ($this->uncut as ['model' => $m, 'stock' => $stock]) {
+            $m === $model && $found[] = $stock;
+        }
+        foreach ($found === [] ? $this->plan['sheets'] ?? [] : [] as ['stock' => $name, 'squares' => $squares]) {
+            if (array_filter($squares, fn (array $s): bool => abs($s['side_mm'] - $this->sides[$model]) < 1e-6) !== []) {
+                $found[] = $names[$name];
+            }
+        }
+        sort($found);
+
+        return array_values(array_unique($found)) ?: [0];
+    }
+
     public function short(): int
     {
         return array_sum($this->short);

@@ -11,6 +11,9 @@ namespace Cathedra\Core\Paper;
  */
 final readonly class WillItFold
 {
+    /** From good to bad. */
+    public const VERDICTS = ['fits', 'hard', 'no'];
+
     /** A sheet smaller than this share of the least is not worth trying. */
     private const NEARLY = 0.75;
 

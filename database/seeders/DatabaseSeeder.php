@@ -35,11 +35,12 @@ final class DatabaseSeeder extends Seeder
         $juniors = $this->group($library, 'Harbour Juniors', 'junior', 1, self::JUNIORS);
         $families = $this->group($library, 'Family morning', 'mixed', 2, self::FAMILIES);
         $lunch = $this->group($library, 'Lunch folders', 'adult', 0, self::LUNCH);
-        $a4 = $this->stock($library, 'A4', 210, 297, 80, 16);
-        $this->stock($library, 'A5', 148, 210, 80, 60);
-        $this->stock($library, 'Letter', 215.9, 279.4, 75, 40);
-        $news = $this->stock($library, 'Newspaper page', 289, 380, 45, null, 'newsprint', 'printed');
-        $this->stock($library, 'Folding paper, large', 150, 150, 70, 100, 'folding', 'coloured');
+        $a4 = $this->stock($library, 'A4', 210, 297, 80, 16, ['price' => 0.02]);
+        $this->stock($library, 'A5', 148, 210, 80, 60, ['price' => 0.01]);
+        $this->stock($library, 'Letter', 215.9, 279.4, 75, 40, ['price' => 0.02]);
+        $news = $this->stock($library, 'Newspaper page', 289, 380, 45, null, ['kind' => 'newsprint', 'sides' => 'printed', 'price' => 0, 'tags' => ['recycled'], 'trim_mm' => 10]);
+        $this->stock($library, 'Folding paper, large', 150, 150, 70, 100, ['kind' => 'folding', 'sides' => 'coloured', 'price' => 0.09]);
+        $ends = $this->stock($library, 'Wallpaper ends', 400, 530, 110, 7, ['kind' => 'wallpaper', 'sides' => 'coloured', 'price' => 0, 'tags' => ['recycled', 'too thick for cranes'], 'scrap' => true]);
 
         $today = CarbonImmutable::now();
         $four = $today->setTime(16, 0);
@@ -49,6 +50,10 @@ final class DatabaseSeeder extends Seeder
         $this->lesson($juniors, 'helmet', $a4, $start, 60, false);
         $this->lesson($lunch, 'drinking-cup', $news, $today->setTime(12, 30)->addDays(3), 45, false);
         $this->lesson($families, 'dog-face', $a4, $today->setTime(10, 0)->addDays(4), 60, true);
+        $two = $this->lesson($juniors, 'square-box', $ends, $four->addDays(7), 90, false);
+        $two->update(['side_mm' => 200, 'prefer' => 'scrap', 'decorate' => 'after', 'method' => 'trimmer']);
+        $two->further()->create(['place' => 1, 'model' => 'whale', 'side_mm' => 148]);
+        $two->alsoFrom()->sync([$a4->id]);
     }
 
     /** @param  list<string>  $names */
@@ -62,9 +67,10 @@ final class DatabaseSeeder extends Seeder
         return $group;
     }
 
-    private function stock(Organisation $library, string $name, float $width, float $height, int $grammage, ?int $count, string $kind = 'office', string $sides = 'alike'): Stock
+    /** @param  array<string, mixed>  $more */
+    private function stock(Organisation $library, string $name, float $width, float $height, int $grammage, ?int $count, array $more = []): Stock
     {
-        return $library->stocks()->create(['name' => $name, 'width_mm' => $width, 'height_mm' => $height, 'grammage' => $grammage, 'count' => $count, 'kind' => $kind, 'sides' => $sides]);
+        return $library->stocks()->create(['name' => $name, 'width_mm' => $width, 'height_mm' => $height, 'grammage' => $grammage, 'count' => $count, ...$more]);
     }
 
     private function lesson(Group $group, string $model, Stock $stock, CarbonImmutable $at, int $minutes, bool $ready): Lesson
@@ -84,7 +90,7 @@ final class DatabaseSeeder extends Seeder
                 ($i + $steps) % 4 === 2 => ['help', null],
                 default => ['alone', null],
             };
-            $lesson->finishes()->create(['learner_id' => $learner->id, 'outcome' => $outcome, 'step' => $step]);
+            $lesson->finishes()->create(['learner_id' => $learner->id, 'model' => $slug, 'outcome' => $outcome, 'step' => $step]);
         }
     }
 }

@@ -35,7 +35,7 @@ final class WalkTest extends TestCase
         $b->click('Plan this lesson', 'button')->waitForPath('#^/lessons/\d+/paper$#');
         $lesson = explode('/', $b->path())[2];
         $b->saying('sheets of', 'h1');
-        $b->fill('Side of the square', '105')->click('Save and count again', 'button')->saying('4 from each', 'h1');
+        $b->fill('Side of the square', '105')->click('Save and count again', 'button')->saying('4 sheets of A4: 4 from each', 'h1');
         $b->find(".strip a[href='/lessons/$lesson/plan']")->click();
         $b->saying('It fits', 'h1');
         $b->click('Start teaching', 'a')->waitForPath('#/teach$#');
@@ -83,7 +83,7 @@ final class WalkTest extends TestCase
         $b->press($enter)->waitForPath('#^/lessons/\d+/paper$#');
         $lesson = explode('/', $b->path())[2];
         $b->saying('sheets of', 'h1');
-        $this->tabTo("input[type=checkbox][aria-label='Paper is cut and sorted'], .v-checkbox:last-of-type input");
+        $this->tabTo('.side .v-checkbox input');
         $b->press(WebDriverKeys::SPACE)->saying('cut and sorted', 'span');
         $this->tabTo(".strip a[href='/lessons/$lesson/plan']", backwards: true);
         $b->press($enter)->waitForPath('#/plan$#')->saying('It fits', 'h1');
@@ -187,6 +187,58 @@ final class WalkTest extends TestCase
         self::assertCount(1, $this->all('.ticks .done'), 'ticked after a reload too');
     }
 
+    public function testFromAnEmptyCupboardToAPrintedCuttingPlan(): void
+    {
+        $account = shell_exec('php artisan cathedra:account Ivo ivo'.bin2hex(random_bytes(3)).'@empty.example "Paper house '.bin2hex(random_bytes(3)).'"');
+        preg_match('/Sign in as (\S+) with the password (\S+)/', (string) $account, $m) === 1 || throw new \RuntimeException('No account was made.');
+        $b = $this->browser;
+        $this->signIn($m[1], $m[2]);
+        $b->visit('/cupboard/bench')->saying('The cupboard is empty', 'p');
+        $b->click('Cupboard', 'a')->waitForPath('#^/cupboard$#');
+        $b->saying('The cupboard is empty', 'h1');
+        $b->fill('Name', 'Letter')->fill('Width', '8 1/2 in')->fill('Height', '11in')->fill('Sheets', '12')->click('Save', 'button')->saying('215.9 × 279.4 mm');
+        $b->fill('Name', 'Ends')->fill('Width', '40 cm')->fill('Height', '530')->fill('Sheets', '2')->click('Save', 'button')->saying('400 × 530 mm');
+        $b->click('Cut squares of any size', 'b')->waitForPath('#^/cupboard/bench$#');
+        $b->saying('Letter', 'b')->click();
+        $b->fill('How many', '12')->fill('Side', '5000')->click('Plan the cutting', 'button')->saying('between 10 and 2000 mm');
+        // 12 squares of 130 mm: a sheet of Ends gives 3 x 4 of them (390 x 520) on 2120 cm2, Letter gives 1 x 2 on 603 cm2, so 6 of Letter are 3619 cm2
+        $b->fill('Side', '130')->click('Plan the cutting', 'button');
+        self::assertStringContainsString('one sheet of Ends', $b->saying('12 squares of 130 mm', 'h1')->getText());
+        self::assertStringContainsString('no plan is better', $b->saying('Proven')->getText());
+        self::assertCount(1, $this->all('svg.drawing'));
+        self::assertNotSame([], $this->all('.order li'), 'the cuts stand in their order');
+        $b->driver->executeScript('window.print = () => { document.title = "printed" }');
+        $b->click('Print this page', 'button');
+        self::assertSame('printed', $b->driver->getTitle());
+        $b->fill('How many', '200')->click('Plan the cutting', 'button')->saying('are missing', 'p');
+        $b->visit('/cupboard/ahead')->saying('No lesson ahead has paper chosen', 'h1');
+    }
+
+    public function testALessonOfTwoModels(): void
+    {
+        $b = $this->browser;
+        $this->signIn();
+        $b->visit('/')->saying('Square box, Whale', 'b')->click();
+        $b->waitForPath('#^/lessons/\d+/#');
+        $lesson = explode('/', $b->path())[2];
+        $b->visit("/lessons/$lesson/paper")->saying('Wallpaper ends', 'h1');
+        $b->click('Kits and labels', 'b')->waitForPath('#/kits$#')->saying('Kits for 5 tables', 'h1');
+        self::assertCount(18, $this->all('.labels li'), 'a label for every learner');
+        self::assertStringContainsString('Whale: square of 148 mm', $b->find('.labels li')->getText());
+        $b->visit("/lessons/$lesson/plan")->saying('It fits', 'h1');
+        $b->saying('New square: Whale', 'span');
+        $b->visit("/lessons/$lesson/teach")->saying('Before the first step', 'h1');
+        self::assertCount(13, $this->all('.thread li'), 'six steps of the box, seven of the whale');
+        $b->find('.thread li:nth-child(7) button')->click();
+        $b->saying('Now: Whale', 'p');
+        $b->visit("/lessons/$lesson/keep")->find('.people');
+        $b->find('.people li:nth-child(1) label:nth-of-type(1) input')->click();
+        $b->saying('1 of 18', 'h1');
+        $b->saying('Whale', 'label')->click();
+        $b->saying('0 of 18', 'h1');
+        $b->visit("/lessons/$lesson/worksheet")->saying('18 worksheets', 'h1');
+    }
+
     public function testNoSeriousFaultForAssistiveTechnology(): void
     {
         $b = $this->browser;
@@ -203,7 +255,7 @@ final class WalkTest extends TestCase
         $faults = $check('/sign-in');
         $this->signIn();
         $lesson = preg_match('#/lessons/(\d+)/#', (string) $b->find('.strip a')->getAttribute('href'), $m) === 1 ? $m[1] : '0';
-        foreach (['/', '/shelf', '/shelf/crane', '/patterns', '/cupboard', '/cupboard/models', '/groups', '/groups/1', "/lessons/$lesson/choose", "/lessons/$lesson/paper", "/lessons/$lesson/plan", "/lessons/$lesson/keep", "/lessons/$lesson/teach"] as $path) {
+        foreach (['/', '/shelf', '/shelf/crane', '/patterns', '/cupboard', '/cupboard/models', '/cupboard/bench', '/cupboard/ahead', '/groups', '/groups/1', "/lessons/$lesson/choose", "/lessons/$lesson/paper", "/lessons/$lesson/plan", "/lessons/$lesson/keep", "/lessons/$lesson/kits", '/lessons/6/worksheet', '/lessons/6/paper', "/lessons/$lesson/teach"] as $path) {
             $faults = [...$faults, ...$check($path)];
         }
         self::assertSame([], $faults);

@@ -987,6 +987,8 @@ export interface components {
                 spares: number;
                 uncut: boolean;
                 finished_mm: components["schemas"]["Pair"];
+                /** @description null: it lies flat */
+                height_mm: number | null;
                 will_fold: components["schemas"]["WillFoldData"];
             }[];
             /**

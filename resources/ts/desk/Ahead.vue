@@ -39,7 +39,7 @@ const held = (s: { sheets: number; have: number | null }) => (s.have === null ? 
           <div><b class="name">{{ s.name }}</b><br><span class="quiet">{{ s.runs_out === null ? '' : t('ahead.runsOut', { lesson: `${title(s.runs_out)?.title}, ${when(title(s.runs_out)?.starts_at ?? '')}` }) }}</span></div>
           <div class="bar" role="img" :aria-label="`${t('ahead.need')}: ${s.sheets}, ${t('ahead.have')}: ${s.have ?? t('ahead.plenty')}`"><i :style="{ width: `${held(s)}%` }"></i></div>
           <span>{{ t('ahead.needHave', { need: s.sheets, have: s.have ?? t('ahead.plenty') }) }}</span>
-          <b :class="s.short > 0 ? 'warn' : 'good'">{{ s.short > 0 ? t('ahead.buyN', { n: s.short }) : t('ahead.ok') }}<span v-if="s.buy" class="quiet"> {{ t('ahead.buyFor', { cost: s.buy.toFixed(2) }) }}</span></b>
+          <b :class="s.short > 0 ? 'warn' : 'good'">{{ s.short > 0 ? t('ahead.buyN', { n: s.short }) : t('ahead.ok') }} <span v-if="s.buy" class="quiet">{{ t('ahead.buyFor', { cost: s.buy.toFixed(2) }) }}</span></b>
         </li>
       </ul>
       <p v-if="ahead.data.value.together > 0">{{ t('ahead.together', { n: ahead.data.value.together }) }}</p>
@@ -53,7 +53,7 @@ const held = (s: { sheets: number; have: number | null }) => (s.have === null ? 
               <th scope="row"><RouterLink :to="{ name: 'paper', params: { id: l.id } }">{{ l.title }}</RouterLink><br><span class="quiet">{{ when(l.starts_at) }} {{ clock(l.starts_at) }}, {{ l.group }}</span></th>
               <td>{{ l.problem ? t('ahead.problem') : l.pieces.map((p) => (p.uncut ? p.title : `${p.count} × ${say(p.side_mm)}`)).join(', ') }}</td>
               <td><div v-for="take in l.takes" :key="take.stock">{{ take.sheets }} × {{ take.name }}</div></td>
-              <td><div v-for="take in l.takes" :key="take.stock" :class="{ warn: take.left !== null && take.left < 0 }">{{ take.left ?? t('ahead.plenty') }}</div></td>
+              <td><div v-for="take in l.takes" :key="take.stock" :class="{ warn: take.left !== null && take.left < 0 }">{{ take.left === null ? t('ahead.plenty') : take.left < 0 ? t('ahead.missingN', { n: -take.left }) : take.left }}</div></td>
             </tr>
           </tbody>
         </table>

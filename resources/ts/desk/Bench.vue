@@ -6,12 +6,13 @@ import { useStocks } from '../api/queries'
 import CutSheets from '../lesson/CutSheets.vue'
 import AskState from '../parts/AskState.vue'
 import { length, useMeasure } from '../parts/measure'
+import PaperPiles from './PaperPiles.vue'
 import { usePlanning } from './planning'
 
 /** Any squares from any paper of the cupboard: what to cut, in which order, and whether it is the least there is. */
 const { t } = useI18n()
 const stocks = useStocks()
-const { unit, say } = useMeasure()
+const { unit } = useMeasure()
 const { ask, stop, busy, share, what, plan, error, fields } = usePlanning()
 
 const taken = ref<Record<number, { on: boolean; count: string }>>({})
@@ -30,6 +31,9 @@ watch(() => stocks.data.value, (list) => {
   for (const s of list ?? []) taken.value[s.id] ??= { on: s.id === list?.[0]?.id, count: String(s.count ?? '') }
 }, { immediate: true })
 
+function set(id: number, change: Partial<{ on: boolean; count: string }>) {
+  taken.value[id] = { ...(taken.value[id] ?? { on: false, count: '' }), ...change }
+}
 function submit() {
   asked.value = JSON.stringify(question.value)
   void ask(question.value)
@@ -57,18 +61,13 @@ onBeforeUnmount(stop)
         <p class="quiet">{{ t('bench.sub') }}</p>
         <p v-if="stocks.data.value.length === 0" class="caution">{{ t('bench.empty') }} <RouterLink :to="{ name: 'cupboard' }">{{ t('places.cupboard') }}</RouterLink></p>
       </template>
+      <section class="no-print stack">
+        <h2>{{ t('bench.paper') }}</h2>
+        <PaperPiles :stocks="stocks.data.value" :taken="taken" @take="(id, on) => set(id, { on })" @count="(id, count) => set(id, { count })" />
+        <p v-for="[at, why] in Object.entries(fields).filter(([f]) => f.startsWith('stock'))" :key="at" class="warn" role="alert">{{ why }}</p>
+      </section>
     </section>
     <form class="sheet stack no-print" novalidate @submit.prevent="submit">
-      <fieldset>
-        <legend><h2>{{ t('bench.paper') }}</h2></legend>
-        <div v-for="s in stocks.data.value" :key="s.id" class="pile">
-          <template v-if="taken[s.id]">
-            <label><input v-model="taken[s.id]!.on" type="checkbox"> <span><b>{{ s.name }}</b> {{ say(s.width_mm, s.height_mm) }}<template v-if="s.scrap">, {{ t('cupboard.scrapSign') }}</template></span></label>
-            <input v-if="taken[s.id]!.on" v-model="taken[s.id]!.count" class="count" inputmode="numeric" :placeholder="t('cupboard.plenty')" :aria-label="t('bench.sheetsOf', { name: s.name })">
-          </template>
-        </div>
-        <p v-for="[at, why] in Object.entries(fields).filter(([f]) => f.startsWith('stock'))" :key="at" class="warn" role="alert">{{ why }}</p>
-      </fieldset>
       <fieldset>
         <legend><h2>{{ t('bench.squares') }}</h2></legend>
         <div v-for="(size, i) in sizes" :key="i" class="size">
@@ -97,11 +96,7 @@ onBeforeUnmount(stop)
 .old { color: var(--ink-2); }
 fieldset { border: 0; padding: 0; margin: 0; min-width: 0; }
 legend { padding-bottom: 8px; }
-.pile { display: grid; grid-template-columns: 1fr 96px; gap: 10px; align-items: center; min-height: 48px; border-bottom: 1px solid var(--rule); }
-.pile label { display: grid; grid-template-columns: 26px 1fr; align-items: center; cursor: pointer; min-height: 48px; }
-.pile input[type='checkbox'] { width: 20px; height: 20px; accent-color: var(--tide-deep); }
-.count { font: inherit; width: 96px; min-height: 44px; border: 1px solid var(--ink-2); padding: 0 10px; background: var(--paper); text-align: right; }
-.size { display: grid; grid-template-columns: 1fr 1fr auto; gap: 10px; margin-bottom: 10px; }
+.size { display: grid; grid-template-columns: 1fr 1fr auto; gap: 10px; margin-bottom: 10px; align-items: start; }
 .steps { padding-left: 1.2em; display: grid; gap: 8px; margin: 0; }
-@media (max-width: 900px) { .layout { grid-template-columns: 1fr; } .layout > form { order: -1; } }
+@media (max-width: 900px) { .layout { grid-template-columns: 1fr; } }
 </style>

@@ -21,6 +21,8 @@ const sides = ['alike', 'coloured', 'printed', 'lined'] as const
 const log = ref<{ stock: number; changes: StockChangeData[] } | null>(null)
 const form = ref({ ...blank })
 const errors = computed(() => (save.error.value instanceof Problem ? save.error.value.fields : {}))
+/** Something in the part that is folded away is filled in or refused. */
+const rare = computed(() => form.value.price !== '' || form.value.tags !== '' || form.value.scrap || (form.value.trim !== '' && Number(form.value.trim) !== 0) || Object.keys(errors.value).some((at) => /^(trim|price|tags)/.test(at)))
 const { unit, say, plain } = useMeasure()
 const units = ['mm', 'cm', 'in'] as const
 async function read(chosen: string) {
@@ -95,10 +97,17 @@ async function remove(stock: StockData) {
       <v-text-field v-model="form.name" :label="t('cupboard.name')" :error-messages="errors['name']" />
       <div class="pair"><v-text-field v-model="form.width" inputmode="decimal" :label="t('cupboard.width')" :hint="t('cupboard.measure')" :error-messages="errors['width_mm']" /><v-text-field v-model="form.height" inputmode="decimal" :label="t('cupboard.height')" :error-messages="errors['height_mm']" /></div>
       <div class="pair"><v-text-field v-model="form.grammage" inputmode="numeric" :label="t('cupboard.grammage')" :error-messages="errors['grammage']" /><v-text-field v-model="form.count" inputmode="numeric" :label="t('cupboard.count')" :hint="t('cupboard.countHint')" persistent-hint :error-messages="errors['count']" /></div>
-      <div class="pair"><v-select v-model="form.kind" :label="t('cupboard.kind')" :items="kinds.map((k) => ({ value: k, title: t(`cupboard.kind_${k}`) }))" /><v-select v-model="form.sides" :label="t('cupboard.sides')" :items="sides.map((k) => ({ value: k, title: t(`cupboard.sides_${k}`) }))" /></div>
-      <div class="pair"><v-text-field v-model="form.trim" inputmode="decimal" :label="t('cupboard.trim')" :hint="t('cupboard.trimHint')" persistent-hint :error-messages="errors['trim_mm']" /><v-text-field v-model="form.price" inputmode="decimal" :label="t('cupboard.price')" :hint="t('cupboard.priceHint')" persistent-hint :error-messages="errors['price']" /></div>
-      <v-text-field v-model="form.tags" :label="t('cupboard.tags')" :hint="t('cupboard.tagsHint')" persistent-hint :error-messages="Object.entries(errors).filter(([at]) => at.startsWith('tags')).map(([, why]) => why)" />
-      <v-checkbox v-model="form.scrap" :label="t('cupboard.scrap')" />
+      <v-select v-model="form.kind" :label="t('cupboard.kind')" :items="kinds.map((k) => ({ value: k, title: t(`cupboard.kind_${k}`) }))" />
+      <v-select v-model="form.sides" :label="t('cupboard.sides')" :items="sides.map((k) => ({ value: k, title: t(`cupboard.sides_${k}`) }))" />
+      <details :open="rare">
+        <summary>{{ t('cupboard.rare') }}</summary>
+        <div class="stack">
+          <v-text-field v-model="form.trim" inputmode="decimal" :label="t('cupboard.trim')" :hint="t('cupboard.trimHint')" persistent-hint :error-messages="errors['trim_mm']" />
+          <v-text-field v-model="form.price" inputmode="decimal" :label="t('cupboard.price')" :hint="t('cupboard.priceHint')" persistent-hint :error-messages="errors['price']" />
+          <v-text-field v-model="form.tags" :label="t('cupboard.tags')" :hint="t('cupboard.tagsHint')" persistent-hint :error-messages="Object.entries(errors).filter(([at]) => at.startsWith('tags')).map(([, why]) => why)" />
+          <v-checkbox v-model="form.scrap" :label="t('cupboard.scrap')" />
+        </div>
+      </details>
       <div v-if="errors['version']" role="alert" class="stack"><p class="warn">{{ save.error.value?.message }}</p><v-btn variant="outlined" @click="again">{{ t('cupboard.again') }}</v-btn></div>
       <p v-if="save.error.value && !Object.keys(errors).length" class="warn" role="alert">{{ save.error.value.message }}</p>
       <v-btn type="submit" color="primary" class="fold-button" :loading="save.isPending.value">{{ t('app.save') }}</v-btn>
@@ -111,7 +120,8 @@ async function remove(stock: StockData) {
 .pile { display: grid; grid-template-columns: 84px 1.2fr 1fr 70px auto; gap: 14px; align-items: center; padding: 14px 0; border-bottom: 10px solid #c4cdc8; }
 .name { font-family: var(--head); font-size: 1.15rem; }
 .count { font-size: 1.4rem; text-align: right; }
-.pair { display: grid; grid-template-columns: 1fr 1fr; gap: 12px; }
+.pair { display: grid; grid-template-columns: 1fr 1fr; gap: 12px; align-items: start; }
+summary { min-height: 44px; padding: 10px 0; cursor: pointer; font-weight: 650; }
 .row { gap: 4px; flex-wrap: nowrap; }
 .links { gap: 8px 24px; flex-wrap: wrap; }
 .tag { border-left: 5px solid var(--tide); background: var(--paper-shade); padding: 0 8px; margin-right: 6px; font-size: 0.9rem; }

@@ -113,7 +113,7 @@ onKeyStroke((event) => {
     <header>
       <RouterLink :to="{ name: 'plan', params: { id } }" class="leave">{{ t('stage.leave') }}</RouterLink>
       <b class="what">{{ model.summary.title }}</b>
-      <StepThread :steps="programme.steps.value" :at="at" :planned="lesson.data.value.started_ms ? planned : 0" @go="go" />
+      <StepThread :steps="programme.steps.value" :at="at" :planned="lesson.data.value.started_ms ? planned : 0" :begins="lesson.data.value.models.slice(1).map((m) => m.first)" @go="go" />
       <b class="clock">{{ time(now.getTime()) }}</b><span>{{ drift ? `${drift}, ` : '' }}{{ t('stage.bell', { time: time(lesson.data.value.bell_ms) }) }}</span>
     </header>
     <section class="show">
@@ -121,6 +121,7 @@ onKeyStroke((event) => {
         <p v-for="c in model.cautions" :key="c" class="caution">{{ c }}</p></template>
       <template v-else-if="step">
         <p v-if="begins" class="begins">{{ t('stage.nextModel', { title: model.summary.title }) }} {{ t(model.summary.ratio === 1 ? 'stage.startSentence' : 'stage.startSheet', { side: t(model.side_up === 'front' ? 'stage.front' : 'stage.back2side') }) }}</p>
+        <template v-if="begins"><p v-for="c in model.cautions" :key="c" class="caution">{{ c }}</p></template>
         <h1 aria-live="polite"><span class="fold">{{ step.number }} {{ step.name }}.</span> {{ step.sentence }}</h1>
         <div :key="shown" class="pictures" :class="{ three: step.halfway }">
           <div class="picture big"><FoldPicture :scene="step.before" :title="step.sentence" /></div>

@@ -2,15 +2,15 @@
 import { useI18n } from 'vue-i18n'
 import type { StepData } from '../api/client'
 
-/** The steps on a thread: filled when past, a ring now; the flag is where the plan says we should be. */
-defineProps<{ steps: StepData[]; at: number; planned: number }>()
+/** The steps on a thread: filled when past, a ring now; the flag is where the plan says we should be; a bar where the next model begins. */
+defineProps<{ steps: StepData[]; at: number; planned: number; begins: number[] }>()
 defineEmits<{ go: [step: number] }>()
 const { t } = useI18n()
 </script>
 
 <template>
   <ol class="list thread" :aria-label="t('stage.thread')">
-    <li v-for="step in steps" :key="step.number" :class="{ past: step.number < at, here: step.number === at, check: step.checkpoint }">
+    <li v-for="step in steps" :key="step.number" :class="{ past: step.number < at, here: step.number === at, check: step.checkpoint, begins: begins.includes(step.number) }">
       <button type="button" :aria-current="step.number === at ? 'step' : undefined" :aria-label="`${step.number} ${step.name}`" @click="$emit('go', step.number)"><i></i></button>
       <span v-if="step.number === planned && planned !== at" class="flag">plan</span>
     </li>
@@ -23,6 +23,7 @@ const { t } = useI18n()
 li { position: relative; }
 button { width: 40px; height: 48px; display: grid; place-items: center; }
 i { width: 14px; height: 14px; border: 2px solid var(--ink); background: var(--paper); display: block; }
+.begins { border-left: 3px solid var(--ink); padding-left: 10px; margin-left: 10px; }
 .check i { transform: rotate(45deg); }
 .past i { background: var(--ink); }
 .here i { background: var(--now); width: 20px; height: 20px; }

@@ -82,6 +82,13 @@ async function remove() {
         <v-text-field v-model="form.from" type="time" :label="t('choose.start')" :error-messages="errors['starts_at']" />
         <v-text-field v-model="form.until" type="time" :label="t('choose.end')" :error-messages="errors['ends_at']" />
         <v-text-field v-model="form.helpers" type="number" min="0" max="20" :label="t('choose.helpers')" :error-messages="errors['helpers']" />
+        <div class="further">
+          <b>{{ t('choose.further') }}:</b>
+          <span>{{ [titleOf(form.model), ...form.further.map((one) => t('choose.then', { title: titleOf(one.model) }))].join(', ') }}</span>
+          <v-btn v-for="(one, i) in form.further" :key="one.model" variant="text" height="44" @click="form.further.splice(i, 1)">{{ t('choose.furtherRemove', { title: titleOf(one.model) }) }}</v-btn>
+          <select v-if="form.further.length < 4" :aria-label="t('choose.furtherAdd')" @change="add"><option value="">{{ t('choose.furtherAdd') }}</option><option v-for="m in others" :key="m.slug" :value="m.slug">{{ m.title }}</option></select>
+          <p v-for="[at, why] in Object.entries(errors).filter(([f]) => f.startsWith('further'))" :key="at" class="warn" role="alert">{{ why }}</p>
+        </div>
       </div>
       <fieldset class="models">
         <legend><h2>{{ t('choose.model') }}</h2></legend>
@@ -91,14 +98,6 @@ async function remove() {
           <span><b>{{ m.title }}</b><br><span>{{ t('choose.steps', { n: m.steps, d: m.difficulty, age: m.age_from }) }}</span></span>
         </label>
       </fieldset>
-      <section class="further">
-        <h2>{{ t('choose.further') }}</h2>
-        <ol v-if="form.further.length" class="list">
-          <li v-for="(one, i) in form.further" :key="one.model"><b>{{ t('choose.then', { title: titleOf(one.model) }) }}</b> <v-btn variant="text" height="44" :aria-label="t('choose.furtherRemove', { title: titleOf(one.model) })" @click="form.further.splice(i, 1)">{{ t('app.remove') }}</v-btn></li>
-        </ol>
-        <select v-if="form.further.length < 4" :aria-label="t('choose.furtherAdd')" @change="add"><option value="">{{ t('choose.furtherAdd') }}</option><option v-for="m in others" :key="m.slug" :value="m.slug">{{ m.title }}</option></select>
-        <p v-for="[at, why] in Object.entries(errors).filter(([f]) => f.startsWith('further'))" :key="at" class="warn" role="alert">{{ why }}</p>
-      </section>
       <p v-if="errors['model']" class="warn" role="alert">{{ errors['model'] }}</p>
       <p v-if="general" class="warn" role="alert">{{ general }}</p>
       <div class="row">
@@ -118,8 +117,8 @@ async function remove() {
 .model.chosen { background: var(--tide); color: white; }
 .model input { width: 22px; height: 22px; accent-color: var(--tide-deep); }
 .picture { height: 84px; background: var(--paper); padding: 4px; }
-.further { display: flex; flex-wrap: wrap; gap: 10px 22px; align-items: center; }
-.further ol { display: flex; flex-wrap: wrap; gap: 4px 18px; }
+.further { grid-column: 1 / -1; display: flex; flex-wrap: wrap; gap: 6px 18px; align-items: center; }
+.further select { margin-left: auto; }
 .further select { font: inherit; min-height: 48px; border: 1px solid var(--ink-2); padding: 0 12px; background: var(--paper); appearance: auto; }
 @media (max-width: 860px) { .fields { grid-template-columns: 1fr 1fr; } .fields .wide { grid-column: 1 / -1; } }
 </style>

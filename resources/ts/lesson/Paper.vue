@@ -46,14 +46,18 @@ const title = computed(() => {
   if (!p) return t('paper.choose')
   if (p.problem) return p.problem
   const taken = p.takes.filter((take) => take.sheets > 0)
-  if (taken.length > 1) return t('paper.titleSeveral', { sheets: p.sheets, list: taken.map((take) => t('paper.ofStock', { n: take.sheets, name: take.name })).join(', ') })
+  if (taken.length > 1) return t('paper.titleSeveral', { n: p.sheets, list: taken.map((take) => t('paper.ofStock', { n: take.sheets, name: take.name })).join(', ') })
   const name = taken[0]?.name ?? p.stock.name
-  if (p.patterns.length === 0) return t('paper.titleUncut', { sheets: p.sheets, name })
-  if (p.by_diagonal) return t('paper.titleOne', { sheets: p.sheets, name, side: say(p.side_mm) })
+  if (p.patterns.length === 0) return t('paper.titleUncut', { n: p.sheets, name })
+  if (p.by_diagonal) return t('paper.titleOne', { n: p.sheets, name, side: say(p.side_mm) })
   const cut = p.pieces.filter((piece) => !piece.uncut)
-  if (p.uncut.length === 0 && cut.length === 1 && p.patterns.length === 1) return t('paper.title', { sheets: p.sheets, name, per: p.patterns[0]?.squares.length ?? 0 })
-  return t('paper.titleSeveral', { sheets: p.sheets, list: [...p.uncut.map((u) => u.title), ...cut.map((piece) => `${piece.count} × ${say(piece.side_mm)}`)].join(', ') + ` (${name})` })
+  if (p.uncut.length === 0 && cut.length === 1 && p.patterns.length === 1) return t('paper.title', { n: p.sheets, name, per: p.patterns[0]?.squares.length ?? 0 })
+  return t('paper.titleSeveral', { n: p.sheets, list: [...p.uncut.map((u) => u.title), ...cut.map((piece) => `${piece.count} × ${say(piece.side_mm)}`)].join(', ') + ` (${name})` })
 })
+const finished = (m: NonNullable<typeof paper.value>['models'][number]) => {
+  const size = m.height_mm === null ? say(...m.finished_mm) : t('shelf.form', { base: say(...m.finished_mm), h: say(m.height_mm) })
+  return (paper.value?.models.length ?? 0) > 1 ? t('paper.finishedOf', { title: m.title, size }) : t('paper.finished', { size })
+}
 const have = (take: { name: string; have: number | null; short: number }) => (take.have === null ? t('paper.plentyOf', { name: take.name }) : t(take.short > 0 ? 'paper.shortOf' : 'paper.enoughOf', { name: take.name, have: take.have, short: take.short }))
 const stockItems = computed(() => (stocks.data.value ?? []).map((s) => ({ value: s.id, title: `${s.name}, ${say(s.width_mm, s.height_mm)}` })))
 </script>
@@ -73,8 +77,8 @@ const stockItems = computed(() => (stocks.data.value ?? []).map((s) => ({ value:
         </div>
         <p v-if="paper.largest_for_all_mm" class="quiet">{{ t('paper.forAll', { n: say(paper.largest_for_all_mm) }) }}</p>
         <p v-if="paper.prepare.start_by" class="begin"><b>{{ t('paper.begin', { day: paper.prepare.start_by.slice(8, 10) + '.' + paper.prepare.start_by.slice(5, 7) + '.', time: paper.prepare.start_by.slice(11) }) }}</b> {{ t('paper.work', { n: paper.prepare.minutes, people: paper.prepare.people }) }}</p>
-        <div class="drawn">
-          <div class="stack">
+        <div class="drawn" :class="{ wide: !paper.by_diagonal && paper.patterns.length > 0 }">
+          <div class="stack sheets">
             <figure v-for="sheet in paper.uncut" :key="sheet.title"><figcaption><b>{{ t('paper.sheetOf', { title: sheet.title, n: sheet.sheets, name: sheet.stock }) }}</b></figcaption><CutDrawing class="small" :width="sheet.width_mm" :height="sheet.height_mm" :squares="[]" :title="t('paper.drawing', { name: sheet.stock })" /></figure>
             <CutDrawing v-if="paper.by_diagonal && paper.patterns[0]" :width="paper.stock.width_mm" :height="paper.stock.height_mm" :squares="paper.patterns[0].squares" by-diagonal :strip="t('paper.strip')" :title="t('paper.drawing', { name: paper.stock.name })" />
             <CutSheets v-else :patterns="paper.patterns" :stocks="paper.takes" />
@@ -84,17 +88,17 @@ const stockItems = computed(() => (stocks.data.value ?? []).map((s) => ({ value:
             <h2>{{ t('paper.howTo') }}</h2>
             <div v-if="paper.squaring.length" class="squaring"><FoldPicture v-for="(scene, i) in paper.squaring" :key="i" :scene="scene" :title="t('paper.picture', { n: i + 1 })" /></div>
             <ol><li v-for="step in paper.steps" :key="step">{{ step }}</li></ol>
-            <template v-if="paper.list.length">
-              <h2>{{ t('paper.list') }}</h2>
-              <ul class="list ticks"><li v-for="entry in paper.list" :key="entry.key"><label :class="{ done: isDone(entry) }"><input type="checkbox" :checked="isDone(entry)" @change="tick(entry.key, ($event.target as HTMLInputElement).checked)"> {{ entry.text }}</label></li></ul>
-            </template>
             <SquareCheck v-if="paper.patterns.length" class="no-print" :side="paper.side_mm" :model="lesson.card.model" />
-            <p v-for="model in paper.models" :key="model.slug"><b>{{ paper.models.length > 1 ? t('paper.finishedOf', { title: model.title, size: say(...model.finished_mm) }) : t('paper.finished', { size: say(...model.finished_mm) }) }}</b></p>
+            <p v-for="model in paper.models" :key="model.slug"><b>{{ finished(model) }}</b></p>
             <p v-if="paper.by_diagonal && paper.strip_mm > 0" class="quiet">{{ t('paper.offcut', { size: say(paper.strip_mm, paper.side_mm) }) }}. {{ paper.further_mm.length ? t('paper.further', { list: paper.further_mm.map((mm) => say(mm)).join(', ') }) : '' }}</p>
             <KeepOffcut v-if="paper.by_diagonal && Math.min(paper.strip_mm, paper.side_mm) >= 40 && paper.takes[0]" :stock="paper.takes[0].stock" :count="paper.sheets" :width="paper.strip_mm" :height="paper.side_mm" />
           </div>
+          <div v-if="paper.list.length" class="stack">
+            <h2>{{ t('paper.list') }}</h2>
+            <ul class="list ticks"><li v-for="entry in paper.list" :key="entry.key"><label :class="{ done: isDone(entry) }"><input type="checkbox" :checked="isDone(entry)" @change="tick(entry.key, ($event.target as HTMLInputElement).checked)"> <span>{{ entry.text }}</span></label></li></ul>
+          </div>
         </div>
-        <Materials class="things" :lesson="lesson" />
+        <Materials class="beside" :lesson="lesson" />
       </template>
       <p v-if="stocks.data.value?.length === 0" class="caution">{{ t('paper.empty') }} <RouterLink :to="{ name: 'cupboard' }">{{ t('places.cupboard') }}</RouterLink></p>
     </section>
@@ -122,7 +126,9 @@ const stockItems = computed(() => (stocks.data.value ?? []).map((s) => ({ value:
 h1 { font-size: 1.9rem; }
 .why { font-size: 1.05rem; margin-top: 6px; }
 .have { font-size: 1.15rem; margin: 6px 0; }
-.drawn { display: grid; grid-template-columns: minmax(220px, 1fr) 1fr; gap: 28px; margin-top: 14px; }
+.drawn { display: grid; grid-template-columns: minmax(220px, 1fr) 1fr; gap: 28px; margin-top: 18px; align-items: start; }
+.sheets { grid-row: span 2; }
+.wide .sheets { grid-column: 1 / -1; grid-row: auto; }
 .drawn figure { margin: 0; }
 .small { max-height: 220px; }
 ol { padding-left: 1.2em; display: grid; gap: 10px; margin: 0; font-size: 1.05rem; }
@@ -130,7 +136,7 @@ ol { padding-left: 1.2em; display: grid; gap: 10px; margin: 0; font-size: 1.05re
 .drawn > .stack { align-content: start; }
 .squaring { display: grid; grid-template-columns: repeat(4, 1fr); gap: 10px; height: 120px; }
 .ticks { display: grid; gap: 4px; }
-.ticks label { display: grid; grid-template-columns: 28px 1fr; align-items: start; padding: 6px 0; cursor: pointer; }
+.ticks label { display: grid; grid-template-columns: 34px 1fr; align-items: start; padding: 6px 0; cursor: pointer; }
 .ticks input { width: 22px; height: 22px; accent-color: var(--tide-deep); }
 .ticks .done { color: var(--ink-2); text-decoration: line-through; }
 .choices { margin: 4px 0 12px; padding-left: 1.2em; }
@@ -138,7 +144,7 @@ ol { padding-left: 1.2em; display: grid; gap: 10px; margin: 0; font-size: 1.05re
 .fold.hard { border-color: var(--now); }
 .fold.no { border-color: var(--warn); }
 .begin { margin-top: 8px; }
-.things { margin-top: 28px; }
+.beside { margin-top: 28px; }
 @media (max-width: 900px) { .layout { grid-template-columns: 1fr; } }
-@media (max-width: 700px) { .drawn { grid-template-columns: 1fr; } }
+@media (max-width: 700px) { .drawn { grid-template-columns: 1fr; } .sheets { grid-row: auto; } }
 </style>

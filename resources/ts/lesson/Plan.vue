@@ -16,7 +16,11 @@ const minutes = (s: number) => Math.max(1, Math.round(s / 60))
 const step = (n: number | null) => programme.steps.value[(n ?? 0) - 1]
 
 type Line = PlanData['lines'][number]
-const name = (line: Line) => (line.kind === 'step' ? `${line.step} ${step(line.step)?.name ?? ''}` : t(`plan.block.${line.key}`))
+function name(line: Line, i: number) {
+  if (line.kind === 'step') return `${line.step} ${step(line.step)?.name ?? ''}`
+  const next = plan.value.lines.slice(i).find((l) => l.kind === 'step')
+  return t(`plan.block.${line.key}`, { model: programme.at(next?.step ?? 1)?.summary.title ?? '' })
+}
 const title = computed(() => {
   const p = plan.value
   if (!p.fits) return t('plan.over', { n: p.needed_minutes - p.slot_minutes })
@@ -48,7 +52,7 @@ const change = (changes: Parameters<typeof inputOf>[1]) => save.mutate({ id: pro
       <ol class="list">
         <li v-for="(line, i) in plan.lines" :key="i" :class="line.kind">
           <span>{{ clock(lesson.card.starts_at, line.start) }}</span>
-          <span><svg v-if="line.kind === 'checkpoint'" viewBox="0 0 16 16" width="14" height="14" aria-hidden="true"><path d="M8 0l8 8-8 8-8-8z" fill="#F4B31A" stroke="#17252D" /></svg> {{ name(line) }}
+          <span><svg v-if="line.kind === 'checkpoint'" viewBox="0 0 16 16" width="14" height="14" aria-hidden="true"><path d="M8 0l8 8-8 8-8-8z" fill="#F4B31A" stroke="#17252D" /></svg> {{ name(line, i) }}
             <small v-if="line.kind === 'checkpoint'">{{ t('plan.must', { check: step(line.step)?.checks[0] ?? '' }) }}</small></span>
           <span>{{ minutes(line.seconds) }}</span>
         </li>

@@ -27,8 +27,8 @@ async function keep() {
 
 <template>
   <p class="no-print">
-    <span v-if="kept" class="good" role="status">{{ t('paper.kept', { n: count }) }}</span>
-    <v-btn v-else variant="text" height="44" class="keep" @click="keep">{{ t('paper.keepOffcut', { n: count, size: say(width, height) }) }}</v-btn>
+    <span v-if="kept" class="good" role="status">{{ t('paper.kept', { n: count }, count) }}</span>
+    <v-btn v-else variant="text" height="44" class="keep" @click="keep">{{ t('paper.keepOffcut', { n: count, size: say(width, height) }, count) }}</v-btn>
     <span v-if="error" class="warn" role="alert">{{ error }}</span>
   </p>
 </template>
