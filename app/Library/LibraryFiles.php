@@ -117,7 +117,8 @@ final class LibraryFiles
         return $this->versions[$slug] ??= hash('xxh128', $this->engineVersion().$this->text($slug));
     }
 
-    private function engineVersion(): string
+    /** Changes with the code and the words. */
+    public function engineVersion(): string
     {
         return $this->versions[''] ??= hash('xxh128', implode("\n", array_map(
             static fn (string $file): string => $file.filemtime($file).filesize($file),

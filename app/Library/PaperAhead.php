@@ -9,7 +9,6 @@ use App\Models\Lesson;
 use App\Models\Organisation;
 use App\Models\Stock as StockRecord;
 use Carbon\CarbonImmutable;
-use Cathedra\Core\Paper\LessonPaper;
 use Cathedra\Core\Paper\ModelPaper;
 use Illuminate\Database\Eloquent\Collection;
 
@@ -18,7 +17,7 @@ final readonly class PaperAhead
 {
     private const MOST_LESSONS = 60;
 
-    public function __construct(private PaperBench $bench)
+    public function __construct(private PaperBench $bench, private PaperPlans $plans)
     {
     }
 
@@ -67,7 +66,7 @@ final readonly class PaperAhead
         foreach ($stocks as $of) {
             $record = $of['record'];
             $short = $record->count === null ? 0 : max(0, $of['sheets'] - $record->count);
-            $together = count($of['only']) < 2 ? null : min($of['apart'], LessonPaper::for([PaperBench::pile($record)->plenty()], $of['only'], $of['kerf'] ?? 0.0)->sheets());
+            $together = count($of['only']) < 2 ? null : min($of['apart'], $this->plans->for([PaperBench::pile($record)->plenty()], $of['only'], $of['kerf'] ?? 0.0)->sheets());
             $saved += $together === null ? 0 : $of['apart'] - $together;
             $cost = $cost === null || $record->price === null ? null : $cost + $of['sheets'] * $record->price;
             $sums[] = ['stock' => $record->id, 'name' => $record->name, 'lessons' => $of['lessons'], 'sheets' => $of['sheets'], 'have' => $record->count, 'short' => $short, 'cost' => $record->price === null ? null : round($of['sheets'] * $record->price, 2),

@@ -27,7 +27,7 @@ final readonly class PaperBench
     /** Squares this near the largest are made by folding a corner over, not by measuring (mm). */
     private const BY_DIAGONAL = 0.5;
 
-    public function __construct(private LibraryFiles $files, private ModelShelf $shelf, private Measure $measure, private PaperAdvice $advice, private CutWords $cut, private Kits $kits)
+    public function __construct(private LibraryFiles $files, private ModelShelf $shelf, private Measure $measure, private PaperAdvice $advice, private CutWords $cut, private Kits $kits, private PaperPlans $plans)
     {
     }
 
@@ -58,7 +58,7 @@ final readonly class PaperBench
             $models[] = new ModelPaper($model->title, $model->ratio, $model->parts, $item->side, $learners, Spares::needed($learners, $rules['spoil_rate']['values'][$model->difficulty], $rules['spare_risk']['value']), $rules['practice']['value']);
         }
 
-        return LessonPaper::for(array_map(self::pile(...), $records), $models, $this->kerf($lesson), Prefer::from($lesson->prefer));
+        return $this->plans->for(array_map(self::pile(...), $records), $models, $this->kerf($lesson), Prefer::from($lesson->prefer));
     }
 
     public function forLesson(Lesson $lesson): ?PaperData
@@ -237,7 +237,7 @@ final readonly class PaperBench
             $choices[] = count($paper->pieces) === 1 ? $words->say('paper', 'choice-smaller', $with) : $words->say('paper', 'choice-smaller-all', ['percent' => (int) ceil(100 * (1 - $paper->smaller))] + $with);
         }
         $bare = array_map(static fn (ModelPaper $m): ModelPaper => new ModelPaper($m->title, $m->ratio, $m->parts, $m->side, $m->learners, 0, 0), $paper->models);
-        if (LessonPaper::for($paper->pile, $bare, $this->kerf($lesson))->short() === 0) {
+        if ($this->plans->for($paper->pile, $bare, $this->kerf($lesson))->short() === 0) {
             $choices[] = $words->count('paper', 'choice-spares', 0, ['spares' => array_sum(array_map(static fn (ModelPaper $m): int => $m->spares, $paper->models))]);
         }
 
@@ -254,7 +254,7 @@ final readonly class PaperBench
         $choices = [];
         /** @var StockRecord $stock */
         foreach (StockRecord::query()->where('organisation_id', $lesson->organisation_id)->whereNotIn('id', array_map(static fn (StockRecord $s): int => $s->id, $lesson->papers()))->orderBy('name')->limit(12)->get() as $stock) {
-            $with = LessonPaper::for([...$paper->pile, self::pile($stock)], $paper->models, $this->kerf($lesson), Prefer::Least, 0.3);
+            $with = $this->plans->for([...$paper->pile, self::pile($stock)], $paper->models, $this->kerf($lesson), Prefer::Least, 0.3);
             $n = $with->takes[count($paper->pile)] ?? 0;
             if ($with->short() === 0 && $with->fits() && $n > 0) {
                 $choices[$this->files->words()->count('paper', 'choice-also', $n, ['name' => $stock->name])] = $n;

@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Library\LibraryFiles;
 use App\Library\ModelShelf;
+use App\Library\PaperPlans;
 use App\Models\User;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -24,6 +25,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->singleton(ModelShelf::class);
+        $this->app->singleton(PaperPlans::class);
         $this->app->singleton(LibraryFiles::class, static fn (Application $app): LibraryFiles => new LibraryFiles((string) config('cathedra.library'), $app->runningInConsole() ? null : $app->make(Repository::class)));
     }
 

@@ -20,6 +20,11 @@ final class CoverProgram
     /** How near to a whole number counts as whole. */
     private const WHOLE = 1e-6;
 
+    private const MOST_LATE = 40;
+
+    /** Totals tried in looking for the next one that whole sheets add up to. */
+    private const MOST_TOTALS = 3000;
+
     /** @var list<float> what one square of a size is worth in rounding: its share of the cheapest cost */
     private array $weights = [];
 
@@ -31,6 +36,9 @@ final class CoverProgram
     private bool $complete = true;
 
     private int $nodes = 0;
+
+    /** Choices looked at after time was up, while there was no plan at all. */
+    private int $late = 0;
 
     /**
      * @param  list<array{counts: array<int, int>, group: int, cost: float}>  $columns
@@ -90,7 +98,7 @@ final class CoverProgram
             ($this->still)();
             $this->complete = $this->complete && microtime(true) <= $this->deadline;
         }
-        if (! $this->complete && $this->best !== null) {
+        if (! $this->complete && ($this->best !== null || ++$this->late > self::MOST_LATE)) {
             return;
         }
         $relaxed = $this->relaxed($need, $limits, $least, $most);
@@ -199,9 +207,15 @@ final class CoverProgram
             if ($best === null) {
                 return;
             }
-            [$need, $limits] = $this->after($best, 1, $need, $limits);
-            $uses[$best]++;
-            $spent += $this->columns[$best]['cost'];
+            $times = $limits[$this->columns[$best]['group']] ?? PHP_INT_MAX; // as long as it brings as much each time
+            foreach ($this->columns[$best]['counts'] as $i => $count) {
+                if ($count > 0 && $need[$i] > 0) {
+                    $times = min($times, max(1, intdiv($need[$i], $count)));
+                }
+            }
+            [$need, $limits] = $this->after($best, $times, $need, $limits);
+            $uses[$best] += $times;
+            $spent += $times * $this->columns[$best]['cost'];
         }
         if (max([0, ...$need]) <= 0 && $spent < $this->bestCost - self::NEAR * max(1.0, $spent)) {
             [$this->best, $this->bestCost] = [$uses, $spent];
@@ -214,7 +228,7 @@ final class CoverProgram
         $from = $cost - self::NEAR * max(1.0, $cost);
         $steps = $this->steps;
         $last = array_pop($steps);
-        if ($last === null || count($steps) > 2) {
+        if ($last === null || count($steps) > 2 || array_product(array_map(static fn (float $step): float => 1 + $from / $step, $steps)) > self::MOST_TOTALS) {
             return $from;
         }
         $least = INF;

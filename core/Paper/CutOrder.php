@@ -115,27 +115,38 @@ final readonly class CutOrder
     private static function slabs(array $piece, string $way, float $kerf): array
     {
         $length = $piece[$way === 'y' ? 'height' : 'width'];
-        $edges = [0.0, $length];
-        foreach ($piece['squares'] as $square) {
-            array_push($edges, $square[$way], $square[$way] + $square['side']);
-        }
-        sort($edges);
-        $lines = [];
-        foreach ($edges as $c) {
-            $free = ! in_array(true, array_map(static fn (array $s): bool => $s[$way] < $c - self::SLACK && $c + self::SLACK < $s[$way] + $s['side'], $piece['squares']), true);
-            if ($free && ($lines === [] || $c > end($lines) + self::SLACK)) {
-                $lines[] = $c;
+        $squares = $piece['squares'];
+        usort($squares, static fn (array $s, array $t): int => $s[$way] <=> $t[$way]);
+        $slabs = [];
+        $to = 0.0;
+        $inside = [];
+        $from = 0.0;
+        foreach ($squares as $square) {
+            if ($square[$way] >= $to - self::SLACK) { // a line here goes through none
+                if ($inside !== []) {
+                    $slabs[] = [$from, $to, $inside];
+                }
+                $from = $to;
+                if ($square[$way] > $to + self::SLACK) {
+                    $slabs[] = [$to, $square[$way], []];
+                    $from = $square[$way];
+                }
+                $inside = [];
             }
+            $inside[] = $square;
+            $to = max($to, $square[$way] + $square['side']);
+        }
+        $slabs[] = [$from, $to, $inside];
+        if ($length > $to + self::SLACK) {
+            $slabs[] = [$to, $length, []];
         }
         $at = [];
         $parts = [];
-        for ($i = 1; $i < count($lines); $i++) {
-            [$from, $to] = [$lines[$i - 1], $lines[$i]];
-            $inside = array_values(array_filter($piece['squares'], static fn (array $s): bool => $s[$way] > $from - self::SLACK && $to + self::SLACK > $s[$way] + $s['side']));
-            $torn = $inside === [] && $to - $from <= $kerf + self::SLACK && $i > 1 && $i < count($lines) - 1;
-            if (! $torn) {
+        foreach ($slabs as $i => [$from, $to, $inside]) {
+            $last = $i === count($slabs) - 1;
+            if ($inside !== [] || $to - $from > $kerf + self::SLACK || $i === 0 || $last) {
                 $parts[] = self::part($piece, $way, $from, $to, $inside);
-                if ($i < count($lines) - 1) {
+                if (! $last) {
                     $at[] = $to;
                 }
             }

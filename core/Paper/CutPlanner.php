@@ -9,7 +9,8 @@ use Closure;
 /**
  * Which sheets to cut into which squares, by what the lead puts first (Prefer). For several sizes all guillotine patterns of
  * every stock are listed (GuillotinePatterns) and the cheapest whole-number mix is found (CoverProgram); `optimal` is true
- * only when it is proven. Where that takes too long, the best plan so far is given with the bound that shows how far from
+ * only when it is proven. Where there are too many, good ones are made one after the other, each the best at the prices of the
+ * mix before (StripPatterns). Where it takes too long, the best plan so far is given with the bound that shows how far from
  * the best it may be.
  *
  * @phpstan-type Plan array{sheets: list<array{stock: string, times: int, squares: list<array{x_mm: float, y_mm: float, side_mm: float}>}>, feasible: bool,
@@ -33,13 +34,33 @@ final class CutPlanner
     /** Seconds given to making patterns fewer, once the plan itself is there. */
     private const TIDYING = 1.0;
 
-    /** @var list<array{counts: array<int, int>, group: int, cost: float, squares: list<array{x: float, y: float, size: int}>}> */
+    /** Patterns made one after the other where they cannot all be listed, at most. */
+    private const MOST_MADE = 60;
+
+    /** Shares of the time by which listing, making patterns, and making those that finish a plan have to end. */
+    private const LISTED = 0.25;
+
+    private const MADE = 0.4;
+
+    private const IN_TURN = 0.55;
+
+    /** Steps of looking for mixes of stocks with the same area. */
+    private const MIXING = 100_000;
+
+    private const MOST_MIXES = 200;
+
+    /** @var list<array{counts: array<int, int>, group: int, cost: float, squares: Closure(): list<array{x: float, y: float, size: int}>}> */
     private array $columns = [];
 
     /** @var array<int, int|null> */
     private array $limits;
 
     private float $began;
+
+    private int $mixing = 0;
+
+    /** Whether all that could make the plan better was looked at. */
+    private bool $thorough = true;
 
     /**
      * @param  list<float>  $sides  largest first
@@ -80,7 +101,7 @@ final class CutPlanner
     private function better(array $plain): array
     {
         $all = $this->listPatterns();
-        $unmet = $this->unmet();
+        $unmet = $plain['feasible'] ? array_fill(0, count($this->need), 0) : $this->unmet();
         $need = array_map(static fn (int $n, int $u): int => $n - $u, $this->need, $unmet);
         $least = $this->request->prefer !== Prefer::Scrap;
         $found = $least ? $this->solve($this->columns, $need, $this->limits) : $this->scrapFirst($need);
@@ -89,7 +110,7 @@ final class CutPlanner
         }
         $bound = $all ? $found['bound'] : min($found['cost'], $this->squaresArea($need));
         $sameUnmet = array_sum(array_column($plain['unmet'], 'count')) === array_sum($unmet);
-        if ($least && $sameUnmet && $plain['used_area_mm2'] < $found['cost'] - self::SAME) {
+        if (array_sum(array_column($plain['unmet'], 'count')) < array_sum($unmet) || ($least && $sameUnmet && $plain['used_area_mm2'] < $found['cost'] - self::SAME)) {
             return ['lower_bound_area_mm2' => round(min($plain['used_area_mm2'], $bound), 3)] + $plain;
         }
         $this->tell(0.9, 'tidy');
@@ -111,29 +132,154 @@ final class CutPlanner
             'sheets_used' => array_sum($tidy['uses']),
             'used_area_mm2' => round($area, 3),
             'lower_bound_area_mm2' => round(min($area, $bound), 3),
-            'optimal' => $feasible && ($all ? $found['proven'] : $found['cost'] <= $bound + self::SAME) && ($tidy['proven'] || $this->request->prefer !== Prefer::Fewest),
+            'optimal' => $feasible && $this->thorough && ($all ? $found['proven'] : $found['cost'] <= $bound + self::SAME) && ($tidy['proven'] || $this->request->prefer !== Prefer::Fewest),
         ];
     }
 
-    /** Lists the patterns of every stock; false when there are too many and only some good ones were listed. */
+    /** Lists the patterns of every stock; false when there are too many and only some good ones were made. */
     private function listPatterns(): bool
     {
         $all = count($this->sides) <= self::MANY_SIZES;
-        $listed = [];
         foreach ($this->request->stock as $group => $stock) {
             $this->tell(0.3 * $group / count($this->request->stock), 'list');
-            $patterns = ! $all ? null : ($stock->count === 0 ? [] : GuillotinePatterns::of($stock->width, $stock->height, $this->sides, $this->need, $this->request->kerf, $this->request->trimOf($stock)));
+            $patterns = ! $all || $this->late(self::LISTED) ? null : ($stock->count === 0 ? [] : GuillotinePatterns::of($stock->width, $stock->height, $this->sides, $this->need, $this->request->kerf, $this->request->trimOf($stock)));
             $all = $patterns !== null;
-            $listed[$group] = $patterns;
-        }
-        foreach ($this->request->stock as $group => $stock) {
-            $patterns = $listed[$group] ?? ($stock->count === 0 ? [] : StripPatterns::of($stock->width, $stock->height, $this->sides, $this->need, $this->request->kerf, $this->request->trimOf($stock)));
-            foreach ($patterns as $pattern) {
-                $this->columns[] = ['counts' => $pattern['counts'], 'group' => $group, 'cost' => $stock->width * $stock->height, 'squares' => $pattern['squares']];
+            foreach ($patterns ?? [] as ['counts' => $counts, 'squares' => $squares]) {
+                $this->column($group, $counts, static fn (): array => $squares);
             }
+        }
+        if (! $all) {
+            $this->makePatterns();
+            $this->makeInTurn();
         }
 
         return $all;
+    }
+
+    /** @phpstan-impure time goes on */
+    private function late(float $share): bool
+    {
+        return microtime(true) - $this->began > $share * $this->seconds;
+    }
+
+    /**
+     * @param  array<int, int>  $counts
+     * @param  Closure(): list<array{x: float, y: float, size: int}>  $squares
+     */
+    private function column(int $group, array $counts, Closure $squares): void
+    {
+        $stock = $this->request->stock[$group];
+        $this->columns[] = ['counts' => $counts, 'group' => $group, 'cost' => $stock->width * $stock->height, 'squares' => $squares];
+    }
+
+    /** Good patterns: first each size by itself and what fills a sheet best, then always the dearest at the prices of the mix so far. */
+    private function makePatterns(): void
+    {
+        $sizes = array_keys($this->sides);
+        foreach ($this->late(self::LISTED) ? [] : $sizes as $i) {
+            $this->makeDearest(array_map(static fn (int $k): float => $k === $i ? 1.0 : 0.0, $sizes), null);
+        }
+        $this->makeDearest(array_map(static fn (float $side): float => $side ** 2, $this->sides), null);
+        $areas = array_map(static fn (Stock $s): float => $s->width * $s->height, $this->request->stock);
+        for ($made = 0; $made < self::MOST_MADE && ! $this->late(self::MADE); $made++) {
+            $this->tell(0.3 * $made / self::MOST_MADE, 'list');
+            $columns = $this->columns;
+            foreach ($sizes as $i) { // a square that is not had costs more than any sheet
+                $columns[] = ['counts' => array_map(static fn (int $k): int => $k === $i ? 1 : 0, $sizes), 'group' => -1, 'cost' => 10 * max([1.0, ...$areas])];
+            }
+            $rows = array_map(fn (int $i): array => [array_map(static fn (array $c): float => (float) -$c['counts'][$i], $columns), (float) -$this->need[$i]], $sizes);
+            $limited = array_keys(array_filter($this->limits, static fn (?int $n): bool => $n !== null));
+            foreach ($limited as $group) {
+                $rows[] = [array_map(static fn (array $c): float => $c['group'] === $group ? 1.0 : 0.0, $columns), (float) $this->limits[$group]];
+            }
+            $mix = DualSimplex::least(array_column($columns, 'cost'), $rows, array_keys($columns));
+            $prices = array_slice($mix['prices'] ?? [], 0, count($sizes));
+            $rents = array_combine($limited, array_slice($mix['prices'] ?? array_fill(0, count($rows), 0.0), count($sizes)));
+            if ($mix === null || ! $this->makeDearest($prices, $rents)) {
+                return;
+            }
+        }
+    }
+
+    /**
+     * Patterns that finish a plan: sheet after sheet the one that wastes least of what is still wanted, for several ways of
+     * valuing large squares over small ones.
+     */
+    private function makeInTurn(): void
+    {
+        foreach ([2.0, 2.3, 1.7, 3.0, 2.1, 1.0] as $power) {
+            $need = $this->need;
+            $limits = $this->limits;
+            $prices = array_map(static fn (float $side): float => $side ** $power, $this->sides);
+            while (max([0, ...$need]) > 0 && ! $this->late(self::IN_TURN)) {
+                $best = $this->fullest($prices, $need, $limits);
+                if ($best === null) {
+                    break;
+                }
+                [$group, $pattern] = $best;
+                $trim = $this->request->trimOf($this->request->stock[$group]);
+                $this->column($group, $pattern['counts'], fn (): array => StripPatterns::place($pattern, $this->sides, $this->request->kerf, $trim));
+                $times = $limits[$group] ?? PHP_INT_MAX;
+                foreach ($pattern['counts'] as $i => $n) {
+                    $times = $n > 0 ? min($times, max(1, intdiv($need[$i], $n))) : $times;
+                }
+                foreach ($pattern['counts'] as $i => $n) {
+                    $need[$i] = max(0, $need[$i] - $times * $n);
+                }
+                if ($limits[$group] !== null) {
+                    $limits[$group] -= $times;
+                }
+            }
+        }
+    }
+
+    /**
+     * The sheet of which least is wasted, of the dearest patterns of all stocks.
+     *
+     * @param  list<float>  $prices
+     * @param  array<int, int>  $need
+     * @param  array<int, int|null>  $limits
+     * @return array{int, array{counts: array<int, int>, along: bool, rows: list<array{size: int, times: int, counts: array<int, int>}>}}|null the stock and the pattern
+     */
+    private function fullest(array $prices, array $need, array $limits): ?array
+    {
+        $best = null;
+        $most = 0.0;
+        foreach ($this->request->stock as $group => $stock) {
+            if (($limits[$group] ?? 1) <= 0 || $this->late(self::IN_TURN)) {
+                continue;
+            }
+            $pattern = StripPatterns::dearest($stock->width, $stock->height, $this->sides, $prices, $need, $this->request->kerf, $this->request->trimOf($stock));
+            $share = $this->squaresArea($pattern['counts']) / ($stock->width * $stock->height);
+            if ($share > $most) {
+                [$best, $most] = [[$group, $pattern], $share];
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * @param  list<float>  $prices  of a square by size
+     * @param  array<int, float>|null  $rents  of a sheet by stock, beside its area; null: take the pattern whatever it is worth
+     * @return bool whether there was a pattern worth more than its sheet costs
+     */
+    private function makeDearest(array $prices, ?array $rents): bool
+    {
+        $any = false;
+        foreach ($this->request->stock as $group => $stock) {
+            if ($stock->count === 0 || $this->late(self::MADE)) {
+                continue;
+            }
+            $pattern = StripPatterns::dearest($stock->width, $stock->height, $this->sides, $prices, $this->need, $this->request->kerf, $trim = $this->request->trimOf($stock));
+            $worth = array_sum(array_map(static fn (int $n, float $price): float => $n * $price, $pattern['counts'], $prices));
+            if ($worth > ($rents === null ? 0.0 : ($stock->width * $stock->height + ($rents[$group] ?? 0.0)) * (1 + 1e-6))) {
+                $any = true;
+                $this->column($group, $pattern['counts'], fn (): array => StripPatterns::place($pattern, $this->sides, $this->request->kerf, $trim));
+            }
+        }
+
+        return $any;
     }
 
     /**
@@ -168,10 +314,15 @@ final class CutPlanner
             return $fresh;
         }
         $mixes = [];
+        $this->mixing = 0;
         $this->mixes(array_keys($scrap, false, true), $fresh['cost'], [], $mixes);
         $best = ['uses' => $fresh['uses'], 'cost' => $this->cost($fresh['uses']), 'bound' => 0.0, 'proven' => false];
-        $proven = $fresh['proven'] && $mixes !== [];
+        $proven = $fresh['proven'] && $mixes !== [] && $this->mixing <= self::MIXING && count($mixes) <= self::MOST_MIXES;
         foreach ($mixes as $mix) {
+            if ($this->late(1.0)) {
+                $proven = false;
+                break;
+            }
             $with = $this->solve($priced(true), $need, $mix + $this->limits);
             $proven = $proven && $with['proven'];
             if ($with['uses'] !== null && $this->cost($with['uses']) < $best['cost'] - self::SAME) {
@@ -246,16 +397,20 @@ final class CutPlanner
     private function fewestSheets(array $uses, array $need, float $area): array
     {
         $mixes = [];
+        $this->mixing = 0;
         $this->mixes(array_keys($this->request->stock), $area, [], $mixes);
+        $this->thorough = $this->mixing <= self::MIXING && count($mixes) <= self::MOST_MIXES;
         usort($mixes, static fn (array $a, array $b): int => array_sum($a) <=> array_sum($b));
         foreach ($mixes as $mix) {
-            if (array_sum($mix) >= array_sum($uses)) {
+            if (array_sum($mix) >= array_sum($uses) || $this->late(1.0)) {
+                $this->thorough = $this->thorough && array_sum($mix) >= array_sum($uses);
                 break;
             }
             $fewer = $this->solve($this->columns, $need, $mix);
             if ($fewer['uses'] !== null) {
                 return $fewer['uses'];
             }
+            $this->thorough = $this->thorough && $fewer['proven'];
         }
 
         return $uses;
@@ -271,7 +426,7 @@ final class CutPlanner
     private function mixes(array $groups, float $area, array $mix, array &$mixes): void
     {
         $group = array_shift($groups);
-        if ($group === null || count($mixes) > 200) {
+        if (++$this->mixing > self::MIXING || $group === null || count($mixes) > self::MOST_MIXES) {
             if ($group === null && abs($area) < self::SAME) {
                 $mixes[] = $mix;
             }
@@ -280,7 +435,7 @@ final class CutPlanner
         }
         $stock = $this->request->stock[$group];
         $one = $stock->width * $stock->height;
-        for ($n = 0; $n <= min($stock->count ?? PHP_INT_MAX, floor(($area + self::SAME) / $one)); $n++) {
+        for ($n = 0; $n <= min($stock->count ?? PHP_INT_MAX, floor(($area + self::SAME) / $one)) && $this->mixing <= self::MIXING; $n++) {
             $this->mixes($groups, $area - $n * $one, [$group => $n] + $mix, $mixes);
         }
     }
@@ -298,7 +453,7 @@ final class CutPlanner
         $uses = array_filter($uses);
         $surplus = array_map(static fn (int $n): int => -$n, $need);
         foreach ($uses as $c => $times) {
-            foreach ($this->columns[$c]['squares'] as ['size' => $size]) { // its counts stop at what is wanted
+            foreach (($this->columns[$c]['squares'])() as ['size' => $size]) { // its counts stop at what is wanted
                 $surplus[$size] += $times;
             }
         }
@@ -306,7 +461,7 @@ final class CutPlanner
         $sheets = [];
         foreach ($uses as $c => $times) {
             $squares = [];
-            foreach (array_reverse($this->columns[$c]['squares']) as ['x' => $x, 'y' => $y, 'size' => $size]) {
+            foreach (array_reverse(($this->columns[$c]['squares'])()) as ['x' => $x, 'y' => $y, 'size' => $size]) {
                 if ($surplus[$size] >= $times) {
                     $surplus[$size] -= $times;
 

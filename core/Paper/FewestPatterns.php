@@ -22,6 +22,8 @@ final class FewestPatterns
 
     private int $nodes = 0;
 
+    private int $tries = 0;
+
     /**
      * @param  list<array{counts: array<int, int>, group: int, cost: float}>  $columns
      * @param  list<float>  $prices  by size
@@ -89,6 +91,11 @@ final class FewestPatterns
                 $most = $patterns === 1 ? 0 : $limits[$group];
             }
             for ($times = $most; $times >= 1; $times = $patterns === 1 ? 0 : $times - 1) {
+                if (++$this->tries % 4096 === 0 && microtime(true) > $this->deadline) {
+                    $this->nodes = self::MOST_NODES + 1;
+
+                    return;
+                }
                 $rest = $need;
                 $bound = $spent + $times * $cost;
                 foreach ($counts as $i => $count) {

@@ -10,6 +10,9 @@ namespace Cathedra\Core\Paper;
  */
 final class OneByOne
 {
+    /** Squares times stocks; above it several sizes, for which this is only the quick plan, are not weighed up in full. */
+    private const MUCH = 40_000;
+
     /** @var array<int, int|null> sheets left by stock */
     private array $left;
 
@@ -106,35 +109,84 @@ final class OneByOne
     }
 
     /**
-     * Covering knapsack by dynamic programming over the number of squares still needed: for each stock in turn, the least
-     * (area, sheets) that leaves at most r squares to the stocks after it.
+     * The stock with the least area for a square first, then the next; the last squares from whatever gives them with the least area.
+     *
+     * @param  array<int, SquareGrid>  $grids
+     * @return array<int, int> sheets by stock
+     */
+    private function quick(array $grids, int $need): array
+    {
+        $grids = array_filter($grids, static fn (SquareGrid $g): bool => $g->count() > 0);
+        $area = array_map(static fn (Stock $s): float => $s->width * $s->height, $this->request->stock);
+        uksort($grids, static fn (int $a, int $b): int => $area[$a] / $grids[$a]->count() <=> $area[$b] / $grids[$b]->count());
+        $use = [];
+        foreach ($grids as $i => $grid) {
+            $use[$i] = min($this->left[$i] ?? PHP_INT_MAX, intdiv($need, $grid->count()));
+            $need -= $use[$i] * $grid->count();
+        }
+        while ($need > 0) {
+            $best = null;
+            foreach ($grids as $i => $grid) {
+                $free = $this->left[$i] === null || $use[$i] < $this->left[$i];
+                if ($free && ($best === null || [min($need, $grid->count()) < $need, $area[$i]] < [min($need, $grids[$best]->count()) < $need, $area[$best]])) {
+                    $best = $i;
+                }
+            }
+            if ($best === null) {
+                break;
+            }
+            $use[$best]++;
+            $need -= $grids[$best]->count();
+        }
+        ksort($use);
+
+        return array_filter($use);
+    }
+
+    /**
+     * Covering knapsack by dynamic programming over the number of squares still needed: the least (area, sheets) that gives at
+     * least r squares. Sheets of a stock are taken one, two, four ... at once, so that any number up to what there is adds up.
      *
      * @param  array<int, SquareGrid>  $grids
      * @return array<int, int> sheets by stock
      */
     private function cheapest(array $grids, int $need): array
     {
-        $best = [0 => ['cost' => [0.0, 0], 'use' => []]];
+        if (count($this->request->need) > 1 && $need * count($grids) > self::MUCH) {
+            return $this->quick($grids, $need);
+        }
+        $area = array_fill(0, $need + 1, INF);
+        $sheets = array_fill(0, $need + 1, 0);
+        $area[0] = 0.0;
+        $parts = [];
         foreach ($grids as $i => $grid) {
             $per = $grid->count();
-            if ($per === 0) {
-                continue;
-            }
-            $area = $this->request->stock[$i]->width * $this->request->stock[$i]->height;
-            $next = $best;
-            foreach ($best as $done => ['cost' => [$cost, $sheets], 'use' => $use]) {
-                $most = min($this->left[$i] ?? PHP_INT_MAX, (int) ceil(($need - $done) / $per));
-                for ($times = 1; $times <= $most; $times++) {
-                    $reached = min($need, $done + $times * $per);
-                    $candidate = [round($cost + $times * $area, 6), $sheets + $times];
-                    if (! isset($next[$reached]) || $candidate < $next[$reached]['cost']) {
-                        $next[$reached] = ['cost' => $candidate, 'use' => $use + [$i => $times]];
+            $left = $per === 0 ? 0 : min($this->left[$i] ?? PHP_INT_MAX, (int) ceil($need / $per));
+            $one = $this->request->stock[$i]->width * $this->request->stock[$i]->height;
+            for ($times = 1; $left > 0; $times *= 2) {
+                $times = min($times, $left);
+                $left -= $times;
+                $bits = str_repeat('0', $need + 1);
+                for ($r = $need; $r > 0; $r--) {
+                    $from = max(0, $r - $times * $per);
+                    $with = round($area[$from] + $times * $one, 6);
+                    if ($with < $area[$r] || ($with === $area[$r] && $sheets[$r] > $sheets[$from] + $times)) {
+                        [$area[$r], $sheets[$r], $bits[$r]] = [$with, $sheets[$from] + $times, '1'];
                     }
                 }
+                $parts[] = [$i, $times, $times * $per, $bits];
             }
-            $best = $next;
         }
+        $use = [];
+        $r = $need;
+        foreach (array_reverse($parts) as [$i, $times, $gives, $bits]) {
+            if ($r > 0 && $bits[$r] === '1') {
+                $use[$i] = ($use[$i] ?? 0) + $times;
+                $r = max(0, $r - $gives);
+            }
+        }
+        ksort($use);
 
-        return $best[$need]['use'] ?? [];
+        return $use;
     }
 }

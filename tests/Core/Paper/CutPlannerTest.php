@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Core\Paper;
 
+use Cathedra\Core\Paper\CutOrder;
 use Cathedra\Core\Paper\CutPlanner;
 use Cathedra\Core\Paper\CutRequest;
 use Cathedra\Core\Paper\GuillotinePatterns;
+use Cathedra\Core\Paper\Knapsack;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -180,6 +183,59 @@ final class CutPlannerTest extends TestCase
         $tiny = self::plan([['News', 289, 380, null]], [[40, 80], [33, 80], [21, 80]]);
         self::assertTrue($tiny['feasible']);
         self::assertGreaterThan(250_000, $tiny['lower_bound_area_mm2'], 'too many ways to list: the bound is the area of the squares');
+    }
+
+    /** @return iterable<string, array{list<int>, int, float, float}> sides, of each, kerf, trim */
+    public static function hugeOrders(): iterable
+    {
+        yield 'tiny squares' => [[10, 11, 12, 13, 14, 15], 2000, 0.0, 0.0];
+        yield 'torn, with margins' => [[62, 81, 95, 110, 130, 148], 1000, 1.5, 8.0];
+        yield 'large squares' => [[200, 310, 415, 520, 633, 750], 500, 0.0, 0.0];
+    }
+
+    /** @param  list<int>  $sides */
+    #[DataProvider('hugeOrders')]
+    public function testHugeOrdersArePlannedSoundlyInTime(array $sides, int $count, float $kerf, float $trim): void
+    {
+        $stock = ['B' => [1000.0, 1400.0, null], 'C' => [1993.0, 1987.0, 200], 'D' => [289.0, 380.0, 30]];
+        $began = microtime(true);
+        $plan = CutPlanner::plan(CutRequest::fromArray(['stock' => array_map(static fn (string $name, array $s): array => ['name' => $name, 'width_mm' => $s[0], 'height_mm' => $s[1], 'count' => $s[2]], array_keys($stock), $stock),
+            'need' => array_map(static fn (int $side): array => ['side_mm' => $side, 'count' => $count], $sides), 'kerf_mm' => $kerf, 'trim_mm' => $trim]), 2.0);
+        self::assertLessThan(9.0, microtime(true) - $began, 'two seconds of searching, one of tidying, and a slow machine');
+        self::assertTrue($plan['feasible'], 'there is plenty of B');
+        self::assertGreaterThanOrEqual(0.7 * $plan['used_area_mm2'], $plan['lower_bound_area_mm2'], 'at most three tenths of the paper are not squares');
+        $made = array_fill_keys($sides, 0);
+        foreach ($plan['sheets'] as $sheet) {
+            [$w, $h] = $stock[$sheet['stock']];
+            foreach ($sheet['squares'] as ['x_mm' => $x, 'y_mm' => $y, 'side_mm' => $side]) {
+                self::assertTrue($x >= $trim - 1e-3 && $y >= $trim - 1e-3 && $x + $side <= $w - $trim + 1e-3 && $y + $side <= $h - $trim + 1e-3, 'inside what is left of the sheet');
+                $made[(int) $side] += $sheet['times'];
+            }
+            self::assertNotSame([], CutOrder::of($w, $h, $sheet['squares'], $kerf)->cuts, 'straight cuts part them all, so none lies over another');
+        }
+        self::assertGreaterThanOrEqual($count, min([PHP_INT_MAX, ...array_values($made)]));
+    }
+
+    public function testAKnapsackIsFilledAsWellAsEveryMixOfItsItems(): void
+    {
+        for ($seed = 1; $seed <= 60; $seed++) {
+            $chance = new Randomizer(new Mt19937($seed));
+            $room = $chance->getInt(0, 40);
+            $items = array_map(static fn (): array => [$chance->getInt(1, 15), (float) $chance->getInt(0, 30), $chance->getInt(0, 4)], range(1, 4));
+            $knapsack = new Knapsack($room);
+            foreach ($items as $name => [$size, $value, $most]) {
+                $knapsack->offer($name, $size, $value, $most);
+            }
+            $best = 0.0;
+            for ($mix = 0; $mix < 5 ** 4; $mix++) { // 0 to 4 of each
+                $counts = [$mix % 5, intdiv($mix, 5) % 5, intdiv($mix, 25) % 5, intdiv($mix, 125)];
+                $fits = array_sum(array_map(static fn (array $i, int $n): int => $n * $i[0], $items, $counts)) <= $room && array_filter($items, static fn (array $i, int $k): bool => $counts[$k] > $i[2], ARRAY_FILTER_USE_BOTH) === [];
+                $best = $fits ? max($best, array_sum(array_map(static fn (array $i, int $n): float => $n * $i[1], $items, $counts))) : $best;
+            }
+            $taken = $knapsack->best();
+            self::assertSame($best, (float) array_sum(array_map(static fn (int $name, int $n): float => $n * $items[$name][1], array_keys($taken), $taken)), "seed $seed");
+            self::assertLessThanOrEqual($room, array_sum(array_map(static fn (int $name, int $n): int => $n * $items[$name][0], array_keys($taken), $taken)), "seed $seed");
+        }
     }
 
     /**
