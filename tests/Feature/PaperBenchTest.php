@@ -4,8 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Library\LibraryFiles;
+use App\Library\PaperPlans;
 use App\Models\Lesson;
 use App\Models\User;
+use Cathedra\Core\Paper\ModelPaper;
+use Cathedra\Core\Paper\Stock;
+use Illuminate\Cache\ArrayStore;
+use Illuminate\Cache\Repository;
 
 /** The cupboard's counts, two leads at once, paper for models of several pieces, and what a taught lesson keeps. */
 final class PaperBenchTest extends TestCase
@@ -225,6 +231,48 @@ final class PaperBenchTest extends TestCase
         // The paper of a lesson that is planned goes from the cupboard: the lesson says so and goes on with the other.
         $this->deleteJson("/api/stocks/{$strips->id}")->assertNoContent();
         self::assertSame([], $this->getJson("/api/lessons/$id")->assertOk()->json('also_stock_ids'));
+    }
+
+    public function testPaperFromTwoStocksIsJudgedByTheWorse(): void
+    {
+        [$lead, $a4, $id] = $this->planned('crane', 2, ['side_mm' => 148]);
+        $card = $lead->organisation->stocks()->create(['name' => 'Card', 'width_mm' => 150, 'height_mm' => 150, 'grammage' => 300, 'kind' => 'construction', 'count' => 4]);
+        $group = Lesson::query()->findOrFail($id)->group;
+        $model = fn (array $more): array => $this->putJson("/api/lessons/$id", $this->lessonInput($group, $more + ['model' => 'crane', 'side_mm' => 148, 'stock_id' => $a4->id]))->assertOk()->json('paper.models.0');
+        self::assertNotSame('no', $model([])['will_fold']['verdict']);
+        $both = $model(['also_stock_ids' => [$card->id]])['will_fold'];
+        self::assertSame('no', $both['verdict'], 'six squares: four from card, where each takes least, and two from one A4');
+        self::assertStringContainsString('From Card: Thick', implode(' ', $both['reasons']));
+        self::assertStringContainsString('From A4: ', implode(' ', $both['reasons']));
+        self::assertStringNotContainsString('From', implode(' ', $model([])['will_fold']['reasons']), 'one paper needs no name');
+    }
+
+    public function testAFormSaysHowHighItIs(): void
+    {
+        [, , $id] = $this->planned('square-box', 30, ['side_mm' => 200]);
+        // Length and width are side / (2 sqrt 2), the height half of that.
+        $model = $this->getJson("/api/lessons/$id")->json('paper.models.0');
+        self::assertEqualsWithDelta([200 / 2 / M_SQRT2, 200 / 2 / M_SQRT2, 200 / 4 / M_SQRT2], [...$model['finished_mm'], $model['height_mm']], 0.06);
+        [, , $id] = $this->planned('whale', 30, ['side_mm' => 148]);
+        self::assertNull($this->getJson("/api/lessons/$id")->json('paper.models.0.height_mm'));
+    }
+
+    public function testAPlanIsWorkedOutOnceAndAnewWhenTheQuestionChanges(): void
+    {
+        $store = new class extends ArrayStore
+        {
+            public int $puts = 0;
+
+            public function put($key, $value, $seconds): bool
+            {
+                $this->puts++;
+
+                return parent::put($key, $value, $seconds);
+            }
+        };
+        $ask = static fn (int $count): int => (new PaperPlans(app(LibraryFiles::class), new Repository($store)))->for([Stock::of('A4', 210, 297, $count)], [new ModelPaper('Cup', 1.0, [], 105.0, 12, 2, 1)], 0.0)->short();
+        self::assertSame([0, 0, 2, 0], array_map($ask, [4, 4, 2, 4]), '15 squares, four from each sheet');
+        self::assertSame(2, $store->puts);
     }
 
     public function testPriceTagsAndWhatIsGoodToKnow(): void

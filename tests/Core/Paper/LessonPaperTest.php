@@ -34,7 +34,7 @@ final class LessonPaperTest extends TestCase
         self::assertSame([null, 22, 12, [210.0]], [$paper->plan, $paper->sheets(), $paper->short(), $paper->sides], 'the sheet as it is, whatever square was wanted');
         // Of two stocks the nearer shape is taken: the box is of 1 : 1.414, A4 is that, a newspaper page 1 : 1.315.
         $paper = self::paper([Stock::of('News', 289, 380, null), self::a4(30)], [self::box()]);
-        self::assertSame([0, 22], $paper->takes);
+        self::assertSame([[0, 22], [1]], [$paper->takes, $paper->stocksOf(0)]);
     }
 
     public function testSeveralModelsAreCutTogether(): void
@@ -42,6 +42,7 @@ final class LessonPaperTest extends TestCase
         // 22 of 140 and 22 of 98: alone 11 and 4 sheets (two and six from each); a box from 22 whole sheets beside them: 37.
         $paper = self::paper([self::a4(null)], [self::cat(140.0), self::cat(98.0), self::box()]);
         self::assertSame([37, [140.0, 98.0, 210.0]], [$paper->sheets(), $paper->sides]);
+        self::assertSame([[0], [0], [0]], array_map($paper->stocksOf(...), [0, 1, 2]));
         self::assertSame([[2, 0, 22]], array_map(static fn (array $u): array => [$u['model'], $u['stock'], $u['sheets']], $paper->uncut));
     }
 
@@ -51,6 +52,7 @@ final class LessonPaperTest extends TestCase
         $pile = [self::a4(6), Stock::of('A5', 148, 210, 10)];
         $paper = self::paper($pile, [self::cat(148.0)]);
         self::assertSame([[6, 10], 0], [$paper->takes, $paper->short()]);
+        self::assertSame([0, 1], $paper->stocksOf(0));
         // With nine A5 one square is missing: two of A4 would be cut from one sheet more.
         $paper = self::paper([$pile[0], Stock::of('A5', 148, 210, 9)], [self::cat(148.0)]);
         self::assertSame(1, $paper->short[0], 'the first stock is the one to get more of');
