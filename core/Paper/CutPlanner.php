@@ -38,11 +38,11 @@ final class CutPlanner
     private const MOST_MADE = 60;
 
     /** Shares of the time by which listing, making patterns, and making those that finish a plan have to end. */
-    private const LISTED = 0.25;
+    private const LISTED = 0.4;
 
-    private const MADE = 0.4;
+    private const MADE = 0.55;
 
-    private const IN_TURN = 0.55;
+    private const IN_TURN = 0.7;
 
     /** Steps of looking for mixes of stocks with the same area. */
     private const MIXING = 100_000;
@@ -142,7 +142,7 @@ final class CutPlanner
         $all = count($this->sides) <= self::MANY_SIZES;
         foreach ($this->request->stock as $group => $stock) {
             $this->tell(0.3 * $group / count($this->request->stock), 'list');
-            $patterns = ! $all || $this->late(self::LISTED) ? null : ($stock->count === 0 ? [] : GuillotinePatterns::of($stock->width, $stock->height, $this->sides, $this->need, $this->request->kerf, $this->request->trimOf($stock)));
+            $patterns = ! $all || $this->late(self::LISTED) ? null : ($stock->count === 0 ? [] : GuillotinePatterns::of($stock->width, $stock->height, $this->sides, $this->need, $this->request->kerf, $this->request->trimOf($stock), $this->began + self::LISTED * $this->seconds));
             $all = $patterns !== null;
             foreach ($patterns ?? [] as ['counts' => $counts, 'squares' => $squares]) {
                 $this->column($group, $counts, static fn (): array => $squares);

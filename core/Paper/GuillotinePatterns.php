@@ -17,10 +17,21 @@ final class GuillotinePatterns
     private const SLACK = 1e-6;
 
     /** Products of part patterns tried before the sizes are too many and too small for an exact answer. */
-    private const MAX_WORK = 1_500_000;
+    private const MAX_WORK = 40_000_000;
 
-    /** @var array<string, array<string, array{array<int, int>, array{string, float, string, string}|null}>> by rectangle and vector: counts and the cut (direction, where, vectors of both parts) */
+    /** Bits of a vector for each size, the highest of them a guard that is 0: up to 16,383 squares of each of four sizes. */
+    private const BITS = 15;
+
+    public const MOST_SIZES = 4;
+
+    /** @var array<string, array<int, array{string, float, int, int}|null>> by rectangle and packed vector of counts: the cut (direction, where, vectors of both parts); null: one square or nothing */
     private array $known = [];
+
+    /** The guard bits. */
+    private int $guards = 0;
+
+    /** All caps, packed. */
+    private int $most = 0;
 
     /** @var list<float> lengths that squares and kerfs add up to, ascending */
     private array $rasters;
@@ -31,27 +42,33 @@ final class GuillotinePatterns
      * @param  list<float>  $sides  mm, no two alike
      * @param  array<int, int>  $caps  squares wanted of each; more are not counted
      */
-    private function __construct(private readonly array $sides, private readonly array $caps, private readonly float $kerf, float $longest)
+    private function __construct(private readonly array $sides, private readonly array $caps, private readonly float $kerf, float $longest, private readonly float $until)
     {
         $this->rasters = $this->sums($longest);
+        foreach ($caps as $i => $cap) {
+            $this->guards |= 1 << ($i * self::BITS + self::BITS - 1);
+            $this->most |= $cap << ($i * self::BITS);
+        }
     }
 
     /**
      * @param  list<float>  $sides
      * @param  array<int, int>  $caps
+     * @param  float  $until  microtime at which it is given up
      * @return list<array{counts: array<int, int>, squares: list<array{x: float, y: float, size: int}>}>|null null when it would take too long; squares from the sheet's own corner
      */
-    public static function of(float $width, float $height, array $sides, array $caps, float $kerf, float $trim): ?array
+    public static function of(float $width, float $height, array $sides, array $caps, float $kerf, float $trim, float $until = INF): ?array
     {
         [$w, $h] = [$width - 2 * $trim, $height - 2 * $trim];
-        $self = new self($sides, $caps, $kerf, max($w, $h));
+        $self = new self($sides, $caps, $kerf, max($w, $h), $until);
         $vectors = $self->best($w, $h);
         if ($vectors === null) {
             return null;
         }
         $patterns = [];
-        foreach ($vectors as $key => [$counts]) {
-            if (array_sum($counts) > 0) {
+        foreach (array_keys($vectors) as $key) {
+            if ($key > 0) {
+                $counts = $self->counts($key);
                 $squares = [];
                 $self->place($w, $h, $key, $trim, $trim, $squares);
                 $patterns[] = ['counts' => $counts, 'squares' => $squares];
@@ -99,7 +116,7 @@ final class GuillotinePatterns
         return $length < -self::SLACK ? 0.0 : $this->rasters[$low];
     }
 
-    /** @return array<string, array{array<int, int>, array{string, float, string, string}|null}>|null */
+    /** @return array<int, array{string, float, int, int}|null>|null */
     private function best(float $width, float $height): ?array
     {
         [$w, $h] = [$this->raster($width), $this->raster($height)];
@@ -107,16 +124,14 @@ final class GuillotinePatterns
         if (isset($this->known[$name])) {
             return $this->known[$name];
         }
-        $none = array_fill(0, count($this->sides), 0);
-        $found = [self::key($none) => [$none, null]];
+        $found = [0 => null];
         if (min($w, $h) > 0) {
             foreach ($this->sides as $i => $side) {
                 if ($side <= min($w, $h) + self::SLACK && $this->caps[$i] > 0) {
-                    $one = $none;
-                    $one[$i] = 1;
-                    $found[self::key($one)] = [$one, null];
+                    $found[1 << ($i * self::BITS)] = null;
                 }
             }
+            $sift = 400;
             foreach ([['|', $w], ['-', $h]] as [$way, $length]) {
                 foreach ($this->rasters as $at) {
                     $rest = $length - $at - $this->kerf;
@@ -129,75 +144,98 @@ final class GuillotinePatterns
                     }
                     $a = $way === '|' ? $this->best($at, $h) : $this->best($w, $at);
                     $b = $way === '|' ? $this->best($rest, $h) : $this->best($w, $rest);
-                    if ($a === null || $b === null || ! $this->combine($found, $a, $b, $way, $at)) {
+                    if ($a === null || $b === null || ! $this->combine($found, $a, $b, $way, $at, $sift)) {
                         return null;
                     }
                 }
             }
         }
 
-        return $this->known[$name] = self::unbeaten($found);
+        return $this->known[$name] = $this->unbeaten($found);
     }
 
     /**
-     * @param  array<string, array{array<int, int>, array{string, float, string, string}|null}>  $found
-     * @param  array<string, array{array<int, int>, array{string, float, string, string}|null}>  $a
-     * @param  array<string, array{array<int, int>, array{string, float, string, string}|null}>  $b
+     * @param  array<int, array{string, float, int, int}|null>  $found
+     * @param  array<int, array{string, float, int, int}|null>  $a
+     * @param  array<int, array{string, float, int, int}|null>  $b
+     * @param  int  $sift  ways from which on those that are beaten are taken out
      */
-    private function combine(array &$found, array $a, array $b, string $way, float $at): bool
+    private function combine(array &$found, array $a, array $b, string $way, float $at, int &$sift): bool
     {
         $this->work += count($a) * count($b);
-        if ($this->work > self::MAX_WORK) {
+        if ($this->work > self::MAX_WORK || microtime(true) > $this->until) {
             return false;
         }
-        foreach ($a as $keyA => [$countsA]) {
-            foreach ($b as $keyB => [$countsB]) {
-                $sum = [];
-                foreach ($countsA as $i => $count) {
-                    $sum[] = min($this->caps[$i], $count + $countsB[$i]);
+        $others = array_keys($b);
+        $guards = $this->guards;
+        $most = $this->most | $guards;
+        foreach (array_keys($a) as $one) {
+            foreach ($others as $other) {
+                $sum = $one + $other;
+                if ((($most - $sum) & $guards) !== $guards) { // more than wanted of some size
+                    $sum = $this->capped($sum);
                 }
-                $key = implode(',', $sum).',';
-                $found[$key] ??= [$sum, [$way, $at, $keyA, $keyB]];
+                if (! array_key_exists($sum, $found)) {
+                    $found[$sum] = [$way, $at, $one, $other];
+                }
             }
         }
-        if (count($found) > 400) {
-            $found = self::unbeaten($found);
+        if (count($found) > $sift) {
+            $found = $this->unbeaten($found);
+            $sift = 400 + 2 * count($found);
         }
 
         return true;
     }
 
-    /**
-     * @param  array<string, array{array<int, int>, array{string, float, string, string}|null}>  $found
-     * @return array<string, array{array<int, int>, array{string, float, string, string}|null}>
-     */
-    private static function unbeaten(array $found): array
+    private function capped(int $vector): int
     {
-        uasort($found, static fn (array $p, array $q): int => array_sum($q[0]) <=> array_sum($p[0]));
-        $kept = [];
-        foreach ($found as $key => $entry) {
-            foreach ($kept as [$counts]) {
-                foreach ($entry[0] as $i => $count) {
-                    if ($count > $counts[$i]) {
-                        continue 2;
-                    }
-                }
+        $capped = 0;
+        foreach ($this->caps as $i => $cap) {
+            $capped |= min($cap, ($vector >> ($i * self::BITS)) & ((1 << self::BITS) - 1)) << ($i * self::BITS);
+        }
 
-                continue 2;
+        return $capped;
+    }
+
+    /** @return array<int, int> */
+    private function counts(int $vector): array
+    {
+        return array_map(static fn (int $i): int => ($vector >> ($i * self::BITS)) & ((1 << self::BITS) - 1), array_keys($this->sides));
+    }
+
+    /**
+     * Without the vectors that another one beats or equals in every size. One that beats another is the larger number.
+     *
+     * @param  array<int, array{string, float, int, int}|null>  $found
+     * @return array<int, array{string, float, int, int}|null>
+     */
+    private function unbeaten(array $found): array
+    {
+        krsort($found);
+        $kept = [];
+        $guards = $this->guards;
+        $better = [];
+        foreach ($found as $vector => $cut) {
+            foreach ($better as $other) {
+                if ((($other - $vector) & $guards) === $guards) {
+                    continue 2;
+                }
             }
-            $kept[$key] = $entry;
+            $kept[$vector] = $cut;
+            $better[] = $vector | $guards;
         }
 
         return $kept;
     }
 
     /** @param  list<array{x: float, y: float, size: int}>  $squares */
-    private function place(float $width, float $height, string $key, float $x, float $y, array &$squares): void
+    private function place(float $width, float $height, int $key, float $x, float $y, array &$squares): void
     {
         [$w, $h] = [$this->raster($width), $this->raster($height)];
-        [$counts, $cut] = $this->known[self::name($w, $h)][$key];
+        $cut = $this->known[self::name($w, $h)][$key];
         if ($cut === null) {
-            foreach ($counts as $i => $count) {
+            foreach ($this->counts($key) as $i => $count) {
                 if ($count === 1) {
                     $squares[] = ['x' => round($x, 3), 'y' => round($y, 3), 'size' => $i];
                 }
@@ -218,11 +256,5 @@ final class GuillotinePatterns
     private static function name(float $w, float $h): string
     {
         return round($w * 1e6).'x'.round($h * 1e6);
-    }
-
-    /** @param  array<int, int>  $counts */
-    private static function key(array $counts): string
-    {
-        return implode(',', $counts).',';
     }
 }
