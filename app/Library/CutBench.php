@@ -38,7 +38,7 @@ final readonly class CutBench
         $pile = array_map(static fn (array $p): Stock => Stock::of($p[0]->name, $p[0]->width_mm, $p[0]->height_mm, $p[1], '', $p[0]->trim_mm, $p[0]->scrap), $papers);
         $sides = [];
         foreach ($need as ['side' => $side, 'count' => $count]) {
-            $side ??= floor((LargestSquare::from($pile, $count, $kerf)['side_mm'] ?? Stock::MIN_MM) * 10 + 1e-6) / 10;
+            $side ??= max(Stock::MIN_MM, $this->measure->down(LargestSquare::from($pile, $count, $kerf)['side_mm'] ?? Stock::MIN_MM));
             $sides[] = ['side' => $side, 'count' => $count];
         }
         $plan = CutPlanner::plan(new CutRequest($pile, $sides, $kerf, 0.0, $prefer), self::SECONDS, fn (float $share, string $what) => $progress($share, $words->say('bench', $what)));
@@ -55,7 +55,7 @@ final readonly class CutBench
         $area = $plan['used_area_mm2'];
 
         return new BenchPlanData(
-            $this->title($plan['sheets_used'], $patterns, $sides),
+            $this->title($plan['sheets_used'], $patterns, $plan['sheets_used'] === 0 ? $sides : self::met($sides, $plan['unmet'])),
             $patterns,
             $plan['feasible'],
             array_map(fn (array $u): string => $words->count('bench', 'unmet', $u['count'], ['side' => $this->measure->say($u['side_mm'])]), $plan['unmet']),
@@ -68,6 +68,26 @@ final readonly class CutBench
             $rules['cautions'][$method],
             $area > 0 ? round(1 - $made / $area, 4) : 0.0,
         );
+    }
+
+    /**
+     * What is wanted without what cannot be had.
+     *
+     * @param  list<array{side: float, count: int}>  $sides
+     * @param  list<array{side_mm: float, count: int}>  $unmet
+     * @return list<array{side: float, count: int}>
+     */
+    private static function met(array $sides, array $unmet): array
+    {
+        foreach ($unmet as ['side_mm' => $side, 'count' => $missing]) {
+            foreach ($sides as $i => $wanted) {
+                $less = abs($wanted['side'] - $side) < 1e-3 ? min($missing, $wanted['count']) : 0;
+                $sides[$i]['count'] -= $less;
+                $missing -= $less;
+            }
+        }
+
+        return array_values(array_filter($sides, static fn (array $s): bool => $s['count'] > 0));
     }
 
     /**

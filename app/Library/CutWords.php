@@ -89,7 +89,15 @@ final readonly class CutWords
     private function cut(int $i, array $cut, int $times, int $stack): string
     {
         $words = $this->files->words();
-        $at = implode(', ', array_map(fn (float $mm): string => $this->measure->say($mm), $cut['at']));
+        $marks = [];
+        $last = 0.0;
+        $read = 0.0;
+        foreach ($cut['at'] as $mm) { // each step read off downward, so that equal squares stay equal on the ruler too
+            $read += $this->measure->down($mm - $last);
+            $last = $mm;
+            $marks[] = $this->measure->say($read);
+        }
+        $at = implode(', ', $marks);
         $pieces = $cut['copies'] * $times;
         $with = ['n' => $i + 1, 'at' => $at, 'size' => $this->measure->area(...$cut['piece']), 'pieces' => $pieces, 'stacks' => $stacks = (int) ceil($pieces / $stack), 'from' => $words->say('paper', $cut['axis'] === 'across' ? 'from-below' : 'from-left'), 'axis' => $words->say('paper', $cut['axis'])];
         $how = match (true) {

@@ -26,6 +26,12 @@ final readonly class Measure
         return Length::say($mm, $fine ? 'mm' : $this->unit);
     }
 
+    /** mm: the largest length on this ruler that is not longer */
+    public function down(float $mm): float
+    {
+        return Length::down($mm, $this->unit);
+    }
+
     public function area(float $width, float $height): string
     {
         return preg_replace('/ (mm|cm|in)$/', '', $this->say($width)).' × '.$this->say($height);

@@ -233,7 +233,7 @@ final readonly class PaperBench
             $choices[] = $words->count('paper', 'choice-sheets', $n, ['name' => $records[$i]->name]).($records[$i]->price === null ? '' : ' '.$words->say('paper', 'choice-cost', ['cost' => number_format($n * $records[$i]->price, 2)]));
         }
         if ($paper->smaller !== null) {
-            $with = ['side' => $this->measure->say(floor($paper->smaller * $paper->sides[0] * 10 + 1e-6) / 10), 'now' => $this->measure->say($paper->sides[0])];
+            $with = ['side' => $this->measure->say($this->measure->down($paper->smaller * $paper->sides[0])), 'now' => $this->measure->say($paper->sides[0])];
             $choices[] = count($paper->pieces) === 1 ? $words->say('paper', 'choice-smaller', $with) : $words->say('paper', 'choice-smaller-all', ['percent' => (int) ceil(100 * (1 - $paper->smaller))] + $with);
         }
         $bare = array_map(static fn (ModelPaper $m): ModelPaper => new ModelPaper($m->title, $m->ratio, $m->parts, $m->side, $m->learners, 0, 0), $paper->models);

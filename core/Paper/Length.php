@@ -79,4 +79,20 @@ final readonly class Length
             default => rtrim(rtrim(number_format(floor($mm * 10 + self::SLACK) / 10, 1, '.', ''), '0'), '.').' mm',
         };
     }
+
+    /**
+     * The largest length that can be read off a ruler of the unit and is not longer: sixteenths of an inch, whole millimetres on
+     * a ruler in cm, tenths in mm (where a half is read between two marks).
+     *
+     * @param  'mm'|'cm'|'in'  $unit
+     * @return float mm
+     */
+    public static function down(float $mm, string $unit): float
+    {
+        return match ($unit) {
+            'in' => self::underRuler($mm)['mm'],
+            'cm' => floor($mm + self::SLACK),
+            default => floor($mm * 10 + self::SLACK) / 10,
+        };
+    }
 }

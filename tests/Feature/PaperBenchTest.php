@@ -139,6 +139,9 @@ final class PaperBenchTest extends TestCase
         // 87 mm are 3.425 in: 3 6/16; 210 mm are 8 1/4 in and 0.45 mm, said as 0.5.
         self::assertStringContainsString('A strip of 3 3/8 in', $steps);
         self::assertStringContainsString('0.5 mm smaller than it could be, never larger', $steps);
+        // 100 mm are 3 15/16 in (100.01) only upward: 3 14/16; two of them are 7 3/4, not the 7 13/16 that 200 mm would be.
+        $cut = $this->putJson("/api/lessons/$id", $this->lessonInput(Lesson::query()->findOrFail($id)->group, ['side_mm' => 100, 'stock_id' => Lesson::query()->findOrFail($id)->stock_id]))->assertOk()->json('paper.patterns.0.order');
+        self::assertStringContainsString('at 3 7/8 in, 7 3/4 in', implode(' ', $cut), 'equal squares stay equal');
         $this->putJson('/api/me', ['unit' => 'furlong'])->assertStatus(422);
     }
 
@@ -348,6 +351,7 @@ final class PaperBenchTest extends TestCase
         self::assertStringContainsString('148.5 mm', $plan[count($plan) - 1]['plan']['title']);
         $plan = $lines($ask(['need' => [['side_mm' => 210, 'count' => 30]]])->assertOk());
         self::assertStringContainsString('8 squares of 210 mm are missing', $plan[count($plan) - 1]['plan']['unmet'][0]);
+        self::assertSame('22 squares of 210 mm: 22 sheets of A4', $plan[count($plan) - 1]['plan']['title'], 'it promises only what it gives');
         foreach ([['/need/1/side_mm', ['need' => [['side_mm' => 90, 'count' => 1], ['side_mm' => null, 'count' => 2]]]], ['/need/0/count', ['need' => [['side_mm' => 90, 'count' => 0]]]], ['/need/0/side_mm', ['need' => [['side_mm' => '8 1/2', 'count' => 1]]]],
             ['/need', ['need' => []]], ['/stock/0/id', ['need' => [['side_mm' => 90, 'count' => 1]], 'stock' => [['id' => 999_999, 'count' => 1]]]], ['/need/0/count', ['need' => [['side_mm' => 90, 'count' => 100_000]]]]] as [$pointer, $bad]) {
             $ask($bad)->assertStatus(422)->assertJsonPath('errors.0.pointer', $pointer);

@@ -51,7 +51,7 @@ onBeforeUnmount(stop)
         <h1 :class="{ old }">{{ plan.title }}</h1>
         <p v-if="old" class="caution no-print">{{ t('bench.old') }}</p>
         <p v-for="u in plan.unmet" :key="u" class="warn">{{ u }}</p>
-        <p v-if="plan.patterns.length" :class="plan.optimal ? 'good' : 'quiet'">{{ plan.optimal ? t('paper.perOne') : t('paper.gap', { n: Math.ceil(plan.gap * 100) }) }} <span class="quiet">{{ t('bench.waste', { n: Math.round(plan.waste * 100) }) }} {{ t('bench.minutes', { n: plan.minutes }) }} {{ plan.cost === null ? '' : t('paper.cost', { cost: plan.cost.toFixed(2) }) }}</span></p>
+        <p v-if="plan.patterns.length" :class="plan.optimal ? 'good' : 'quiet'"><template v-if="plan.feasible">{{ plan.optimal ? t('paper.perOne') : t('paper.gap', { n: Math.ceil(plan.gap * 100) }) }}</template> <span class="quiet">{{ t('bench.waste', { n: Math.round(plan.waste * 100) }) }} {{ t('bench.minutes', { n: plan.minutes }) }} {{ plan.cost === null ? '' : t('paper.cost', { cost: plan.cost.toFixed(2) }) }}</span></p>
         <CutSheets :patterns="plan.patterns" :stocks="parts(plan)" />
         <ol class="steps"><li v-for="step in plan.steps" :key="step">{{ step }}</li></ol>
         <p v-if="plan.patterns.length" class="caution">{{ plan.caution }}</p>
@@ -61,19 +61,19 @@ onBeforeUnmount(stop)
         <p class="quiet">{{ t('bench.sub') }}</p>
         <p v-if="stocks.data.value.length === 0" class="caution">{{ t('bench.empty') }} <RouterLink :to="{ name: 'cupboard' }">{{ t('places.cupboard') }}</RouterLink></p>
       </template>
-      <section class="no-print stack">
+      <section v-if="stocks.data.value.length" class="no-print stack">
         <h2>{{ t('bench.paper') }}</h2>
         <PaperPiles :stocks="stocks.data.value" :taken="taken" @take="(id, on) => set(id, { on })" @count="(id, count) => set(id, { count })" />
         <p v-for="[at, why] in Object.entries(fields).filter(([f]) => f.startsWith('stock'))" :key="at" class="warn" role="alert">{{ why }}</p>
       </section>
     </section>
-    <form class="sheet stack no-print" novalidate @submit.prevent="submit">
+    <form v-if="stocks.data.value.length" class="sheet stack no-print" novalidate @submit.prevent="submit">
       <fieldset>
         <legend><h2>{{ t('bench.squares') }}</h2></legend>
         <div v-for="(size, i) in sizes" :key="i" class="size">
           <v-text-field v-model="size.count" inputmode="numeric" :label="t('bench.count')" :error-messages="fields[`need/${i}/count`]" />
-          <v-text-field v-model="size.side" inputmode="decimal" :label="t('bench.side')" :hint="sizes.length === 1 ? t('bench.largest') : t('cupboard.measure')" persistent-hint :error-messages="fields[`need/${i}/side_mm`]" />
-          <v-btn v-if="sizes.length > 1" variant="text" height="48" :aria-label="t('bench.removeSize')" @click="sizes.splice(i, 1)">×</v-btn>
+          <v-text-field v-model="size.side" inputmode="decimal" :label="t('bench.side')" :hint="sizes.length === 1 ? t('bench.largest') : i === 0 ? t('cupboard.measure') : ''" persistent-hint :error-messages="fields[`need/${i}/side_mm`]" />
+          <v-btn v-if="sizes.length > 1" variant="text" height="48" min-width="44" class="pa-0" :aria-label="t('bench.removeSize')" @click="sizes.splice(i, 1)">×</v-btn>
         </div>
         <v-btn v-if="sizes.length < 6" variant="outlined" height="44" @click="sizes.push({ side: '', count: '30' })">{{ t('bench.addSize') }}</v-btn>
       </fieldset>

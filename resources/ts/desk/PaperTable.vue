@@ -14,7 +14,7 @@ watch(() => groups.data.value, (list) => { group.value ??= list?.[0]?.id ?? null
 const table = usePaperTable(group)
 const cells = computed(() => new Map((table.data.value ?? []).map((c) => [`${c.model} ${c.stock}`, c.verdict])))
 const open = ref('')
-const reasons = computed(() => cells.value.get(open.value)?.reasons ?? [])
+const reasons = computed(() => [...(cells.value.get(open.value)?.reasons ?? []), ...(cells.value.get(open.value)?.notes ?? [])])
 </script>
 
 <template>

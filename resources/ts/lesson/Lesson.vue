@@ -15,6 +15,7 @@ const stage = computed(() => ({ kits: 'paper', worksheet: 'keep' })[String(route
 <template>
   <AskState v-if="!lesson.data.value" :error="lesson.error.value" @again="lesson.refetch()" />
   <div v-else class="page">
+    <p class="print-only"><b>{{ lesson.data.value.card.model_title }}</b>, {{ lesson.data.value.card.group }}, {{ lesson.data.value.card.starts_at.replace('T', ' ') }}</p>
     <LessonStrip :card="lesson.data.value.card" :open="stage" />
     <RouterView :key="id" :lesson="lesson.data.value" />
   </div>

@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { answer, client, type LessonData, Problem } from '../api/client'
 import { useSaveLesson, useStocks } from '../api/queries'
+import { day } from '../parts/clock'
 import CutDrawing from '../parts/CutDrawing.vue'
 import FoldPicture from '../parts/FoldPicture.vue'
 import KeepOffcut from '../parts/KeepOffcut.vue'
@@ -76,7 +77,7 @@ const stockItems = computed(() => (stocks.data.value ?? []).map((s) => ({ value:
           <p v-if="model.will_fold.notes.length" class="quiet">{{ model.will_fold.notes.join(' ') }}</p>
         </div>
         <p v-if="paper.largest_for_all_mm" class="quiet">{{ t('paper.forAll', { n: say(paper.largest_for_all_mm) }) }}</p>
-        <p v-if="paper.prepare.start_by" class="begin"><b>{{ t('paper.begin', { day: paper.prepare.start_by.slice(8, 10) + '.' + paper.prepare.start_by.slice(5, 7) + '.', time: paper.prepare.start_by.slice(11) }) }}</b> {{ t('paper.work', { n: paper.prepare.minutes, people: paper.prepare.people }) }}</p>
+        <p v-if="paper.prepare.start_by" class="begin"><b>{{ t('paper.begin', { day: day(paper.prepare.start_by, { today: t('paper.today'), tomorrow: t('paper.tomorrow') }), time: paper.prepare.start_by.slice(11) }) }}</b> {{ t('paper.work', { n: paper.prepare.minutes, people: paper.prepare.people }) }}</p>
         <div class="drawn" :class="{ wide: !paper.by_diagonal && paper.patterns.length > 0 }">
           <div class="stack sheets">
             <figure v-for="sheet in paper.uncut" :key="sheet.title"><figcaption><b>{{ t('paper.sheetOf', { title: sheet.title, n: sheet.sheets, name: sheet.stock }) }}</b></figcaption><CutDrawing class="small" :width="sheet.width_mm" :height="sheet.height_mm" :squares="[]" :title="t('paper.drawing', { name: sheet.stock })" /></figure>
@@ -88,6 +89,7 @@ const stockItems = computed(() => (stocks.data.value ?? []).map((s) => ({ value:
             <h2>{{ t('paper.howTo') }}</h2>
             <div v-if="paper.squaring.length" class="squaring"><FoldPicture v-for="(scene, i) in paper.squaring" :key="i" :scene="scene" :title="t('paper.picture', { n: i + 1 })" /></div>
             <ol><li v-for="step in paper.steps" :key="step">{{ step }}</li></ol>
+            <p class="caution">{{ paper.caution }}</p>
             <SquareCheck v-if="paper.patterns.length" class="no-print" :side="paper.side_mm" :model="lesson.card.model" />
             <p v-for="model in paper.models" :key="model.slug"><b>{{ finished(model) }}</b></p>
             <p v-if="paper.by_diagonal && paper.strip_mm > 0" class="quiet">{{ t('paper.offcut', { size: say(paper.strip_mm, paper.side_mm) }) }}. {{ paper.further_mm.length ? t('paper.further', { list: paper.further_mm.map((mm) => say(mm)).join(', ') }) : '' }}</p>
@@ -114,7 +116,6 @@ const stockItems = computed(() => (stocks.data.value ?? []).map((s) => ({ value:
       <v-checkbox v-model="form.ready" :label="t('paper.ready')" />
       <p v-if="save.error.value && !Object.keys(errors).length" class="warn" role="alert">{{ save.error.value.message }}</p>
       <v-btn type="submit" color="primary" :loading="save.isPending.value">{{ t('paper.save') }}</v-btn>
-      <p v-if="paper" class="caution">{{ paper.caution }}</p>
       <RouterLink :to="{ name: 'kits', params: { id: lesson.card.id } }"><b>{{ t('paper.kits') }}</b></RouterLink>
       <v-btn variant="text" @click="print">{{ t('paper.print') }}</v-btn>
     </form>

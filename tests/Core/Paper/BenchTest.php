@@ -78,6 +78,19 @@ final class BenchTest extends TestCase
         self::assertSame(['21.0 cm', '148.5 mm'], [Length::say(210.04, 'cm'), Length::say(148.59, 'mm')]);
     }
 
+    public function testARulerIsReadDownward(): void
+    {
+        // 148.5 mm are 5.846 in: 5 13/16, 147.6375 mm; 4.75 sixteenths of an inch are 4.
+        self::assertEqualsWithDelta([147.6375, 148.0, 148.5, 6.35], [Length::down(148.5, 'in'), Length::down(148.5, 'cm'), Length::down(148.55, 'mm'), Length::down(4.75 * 25.4 / 16, 'in')], 1e-9);
+        for ($mm = 10.0; $mm < 600; $mm += 0.37) {
+            foreach (['in' => 25.4 / 16, 'cm' => 1.0, 'mm' => 0.1] as $unit => $mark) {
+                $down = Length::down($mm, $unit);
+                self::assertTrue($down <= $mm + 1e-6 && $down > $mm - $mark - 1e-6, "$mm $unit");
+                self::assertEqualsWithDelta($down, Length::down($down, $unit), 1e-9, 'a mark is read as itself');
+            }
+        }
+    }
+
     public function testTheBiggestSquareForEveryone(): void
     {
         // 22 sheets of A4 and 26 learners: two from a sheet is 148.5; one from each would be 22 only.
