@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Data;
 
+use JsonSerializable;
 use OpenApi\Attributes as OA;
 
 /** A model as the shelf lists it. Sizes are per mm of the sheet's shorter side. */
 #[OA\Schema(required: ['slug', 'title', 'about', 'difficulty', 'age_from', 'steps', 'folds', 'kinds', 'most_layers', 'width_per_side', 'height_per_side', 'measures', 'ratio', 'sheets', 'parts', 'narrowest_per_side', 'scissors', 'level', 'hard', 'does', 'contrast', 'side_up', 'picture'])]
-final readonly class ModelSummary
+final readonly class ModelSummary implements JsonSerializable
 {
     /**
      * @param  list<string>  $folds
@@ -69,5 +70,11 @@ final readonly class ModelSummary
         #[OA\Property(ref: '#/components/schemas/Scene', type: 'object')]
         public array $picture,
     ) {
+    }
+
+    /** @return array<string, mixed> measures are an object, also where there are none */
+    public function jsonSerialize(): array
+    {
+        return ['measures' => (object) $this->measures] + get_object_vars($this);
     }
 }
