@@ -12,6 +12,8 @@ use Cathedra\Core\Pacing\Room;
 use Cathedra\Core\Pacing\RunSheet;
 use Cathedra\Core\Pacing\StepLoad;
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 use Tests\Support\Folds;
 
 final class RunSheetTest extends TestCase
@@ -110,6 +112,31 @@ final class RunSheetTest extends TestCase
         foreach (['before' => 2, 'after' => 6] as $when => $place) {
             $with = RunSheet::plan(new Room(12, 0, 'adult'), $models, 30, 0, $this->times(0.0, 0.0), $when);
             self::assertSame([515, 'decorate'], [$with->needed, $with->lines[$place]['key']]);
+        }
+    }
+
+    public function testWhateverTheModelsTheRunHasThemAllInOrder(): void
+    {
+        for ($seed = 1; $seed <= 80; $seed++) {
+            $chance = new Randomizer(new Mt19937($seed));
+            $models = array_map(static fn (): ModelLoad => new ModelLoad(array_map(static fn (): StepLoad => new StepLoad(['valley', 'mountain', 'crease', 'tuck', 'rotate'][$chance->getInt(0, 4)], $chance->getInt(1, 8), $chance->getInt(0, 3) === 0, $chance->getInt(0, 4) === 0), range(1, $chance->getInt(1, 12))), $chance->getInt(1, 5)), range(1, $chance->getInt(1, 4)));
+            $decorate = ['none', 'before', 'after'][$chance->getInt(0, 2)];
+            $squaring = $chance->getInt(0, 1) * 90;
+            $room = new Room($chance->getInt(1, 30), $chance->getInt(0, 3), 'junior');
+            $plan = RunSheet::plan($room, $models, 480, $squaring, $this->times(0.35, 0.12), $decorate);
+            $steps = array_sum(array_map(static fn (ModelLoad $m): int => count($m->steps), $models));
+            self::assertSame(range(1, $steps), array_column(array_filter($plan->lines, static fn (array $l): bool => $l['kind'] === 'step'), 'step'), "seed $seed");
+            $keys = array_column($plan->lines, 'key');
+            self::assertSame(count($models) - 1, count(array_keys($keys, 'next-model', true)), "seed $seed");
+            self::assertSame([(int) ($decorate !== 'none'), (int) ($squaring > 0)], [count(array_keys($keys, 'decorate', true)), count(array_keys($keys, 'squaring', true))], "seed $seed");
+            $at = 0;
+            foreach ($plan->lines as $line) {
+                self::assertSame($at, $line['start'], "seed $seed: a gap");
+                $at += $line['seconds'];
+            }
+            self::assertSame([$at, 480 * 60 - $at], [$plan->needed, $plan->spare()]);
+            $apart = array_sum(array_map(fn (ModelLoad $m): int => RunSheet::plan($room, [$m], 480, 0, $this->times(0.35, 0.12))->needed - 140, $models));
+            self::assertEqualsWithDelta($apart + 140 + 25 * (count($models) - 1) + $squaring + ($decorate === 'none' ? 0 : 200), $plan->needed, 2 * count($plan->lines), "seed $seed: models take as long together as apart, to the rounding of each line");
         }
     }
 
