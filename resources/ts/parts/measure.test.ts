@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { figure, length } from './measure'
+import { decimal, figure, fromDecimal, length } from './measure'
 
 describe('measure', () => {
   it('reads off the ruler downward, never up', () => {
@@ -17,6 +17,13 @@ describe('measure', () => {
   it('cuts cm and mm off instead of rounding up', () => {
     expect(figure(148.59, 'mm')).toBe('148.5')
     expect(figure(209.9, 'cm')).toBe('20.9')
+  })
+
+  it('takes decimals there and back, nearly', () => {
+    expect(decimal(215.9, 'in')).toBe(8.5)
+    expect(decimal(148.2, 'cm')).toBe(14.8)
+    expect(fromDecimal('8.5', 'in')).toBeCloseTo(215.9)
+    for (const unit of ['mm', 'cm', 'in'] as const) for (let mm = 10; mm < 300; mm += 3.3) expect(Math.abs(fromDecimal(decimal(mm, unit), unit) - mm)).toBeLessThan(0.51)
   })
 
   it('sends plain mm as numbers and everything else with its unit', () => {
