@@ -95,9 +95,9 @@ final readonly class CutWords
         foreach ($cut['at'] as $mm) { // each step read off downward, so that equal squares stay equal on the ruler too
             $read += $this->measure->down($mm - $last);
             $last = $mm;
-            $marks[] = $this->measure->say($read);
+            $marks[] = $read;
         }
-        $at = implode(', ', $marks);
+        $at = $this->measure->list($marks);
         $pieces = $cut['copies'] * $times;
         $with = ['n' => $i + 1, 'at' => $at, 'size' => $this->measure->area(...$cut['piece']), 'pieces' => $pieces, 'stacks' => $stacks = (int) ceil($pieces / $stack), 'from' => $words->say('paper', $cut['axis'] === 'across' ? 'from-below' : 'from-left'), 'axis' => $words->say('paper', $cut['axis'])];
         $how = match (true) {

@@ -34,7 +34,19 @@ final readonly class Measure
 
     public function area(float $width, float $height): string
     {
-        return preg_replace('/ (mm|cm|in)$/', '', $this->say($width)).' × '.$this->say($height);
+        return $this->list([$width, $height], ' × ');
+    }
+
+    /**
+     * Lengths with their unit once, at the end.
+     *
+     * @param  list<float>  $lengths  mm
+     */
+    public function list(array $lengths, string $between = ', '): string
+    {
+        $said = array_map(fn (float $mm): string => $this->say($mm), $lengths);
+
+        return (string) preg_replace('/ (mm|cm|in)(?='.preg_quote($between, '/').')/u', '', implode($between, $said));
     }
 
     /** A number of mm to a tenth, without its unit. */

@@ -140,9 +140,10 @@ final class CutPlanner
     private function listPatterns(): bool
     {
         $all = count($this->sides) <= self::MANY_SIZES;
+        $listing = fn () => $this->tell(0.3 * min(1.0, (microtime(true) - $this->began) / (self::LISTED * $this->seconds)), 'list');
+        $listing();
         foreach ($this->request->stock as $group => $stock) {
-            $this->tell(0.3 * $group / count($this->request->stock), 'list');
-            $patterns = ! $all || $this->late(self::LISTED) ? null : ($stock->count === 0 ? [] : GuillotinePatterns::of($stock->width, $stock->height, $this->sides, $this->need, $this->request->kerf, $this->request->trimOf($stock), $this->began + self::LISTED * $this->seconds));
+            $patterns = ! $all || $this->late(self::LISTED) ? null : ($stock->count === 0 ? [] : GuillotinePatterns::of($stock->width, $stock->height, $this->sides, $this->need, $this->request->kerf, $this->request->trimOf($stock), $this->began + self::LISTED * $this->seconds, $listing));
             $all = $patterns !== null;
             foreach ($patterns ?? [] as ['counts' => $counts, 'squares' => $squares]) {
                 $this->column($group, $counts, static fn (): array => $squares);
@@ -182,7 +183,7 @@ final class CutPlanner
         $this->makeDearest(array_map(static fn (float $side): float => $side ** 2, $this->sides), null);
         $areas = array_map(static fn (Stock $s): float => $s->width * $s->height, $this->request->stock);
         for ($made = 0; $made < self::MOST_MADE && ! $this->late(self::MADE); $made++) {
-            $this->tell(0.3 * $made / self::MOST_MADE, 'list');
+            $this->tell(0.3 + 0.1 * $made / self::MOST_MADE, 'list');
             $columns = $this->columns;
             foreach ($sizes as $i) { // a square that is not had costs more than any sheet
                 $columns[] = ['counts' => array_map(static fn (int $k): int => $k === $i ? 1 : 0, $sizes), 'group' => -1, 'cost' => 10 * max([1.0, ...$areas])];
@@ -291,7 +292,7 @@ final class CutPlanner
     private function solve(array $columns, array $need, array $limits): array
     {
         return CoverProgram::solve($columns, $need, $limits, $this->began + $this->seconds,
-            fn () => $this->tell(0.3 + 0.6 * min(1.0, (microtime(true) - $this->began) / $this->seconds), 'search'));
+            fn () => $this->tell(0.4 + 0.5 * min(1.0, (microtime(true) - $this->began) / $this->seconds), 'search'));
     }
 
     private function tell(float $share, string $what): void

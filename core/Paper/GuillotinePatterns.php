@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Paper;
 
+use Closure;
+
 /**
  * All ways to cut squares of up to a few sizes from one sheet by straight cuts from edge to edge, in any number of
  * stages: the count vectors that no other way beats in every size, each with its cuts.
@@ -38,11 +40,14 @@ final class GuillotinePatterns
 
     private int $work = 0;
 
+    private int $told = 0;
+
     /**
      * @param  list<float>  $sides  mm, no two alike
      * @param  array<int, int>  $caps  squares wanted of each; more are not counted
+     * @param  Closure(): void|null  $still
      */
-    private function __construct(private readonly array $sides, private readonly array $caps, private readonly float $kerf, float $longest, private readonly float $until)
+    private function __construct(private readonly array $sides, private readonly array $caps, private readonly float $kerf, float $longest, private readonly float $until, private readonly ?Closure $still)
     {
         $this->rasters = $this->sums($longest);
         foreach ($caps as $i => $cap) {
@@ -55,12 +60,13 @@ final class GuillotinePatterns
      * @param  list<float>  $sides
      * @param  array<int, int>  $caps
      * @param  float  $until  microtime at which it is given up
+     * @param  Closure(): void|null  $still  called now and then while it works
      * @return list<array{counts: array<int, int>, squares: list<array{x: float, y: float, size: int}>}>|null null when it would take too long; squares from the sheet's own corner
      */
-    public static function of(float $width, float $height, array $sides, array $caps, float $kerf, float $trim, float $until = INF): ?array
+    public static function of(float $width, float $height, array $sides, array $caps, float $kerf, float $trim, float $until = INF, ?Closure $still = null): ?array
     {
         [$w, $h] = [$width - 2 * $trim, $height - 2 * $trim];
-        $self = new self($sides, $caps, $kerf, max($w, $h), $until);
+        $self = new self($sides, $caps, $kerf, max($w, $h), $until, $still);
         $vectors = $self->best($w, $h);
         if ($vectors === null) {
             return null;
@@ -165,6 +171,9 @@ final class GuillotinePatterns
         $this->work += count($a) * count($b);
         if ($this->work > self::MAX_WORK || microtime(true) > $this->until) {
             return false;
+        }
+        if ($this->still !== null && ++$this->told % 64 === 0) {
+            ($this->still)();
         }
         $others = array_keys($b);
         $guards = $this->guards;

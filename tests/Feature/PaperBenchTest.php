@@ -141,7 +141,7 @@ final class PaperBenchTest extends TestCase
         self::assertStringContainsString('0.5 mm smaller than it could be, never larger', $steps);
         // 100 mm are 3 15/16 in (100.01) only upward: 3 14/16; two of them are 7 3/4, not the 7 13/16 that 200 mm would be.
         $cut = $this->putJson("/api/lessons/$id", $this->lessonInput(Lesson::query()->findOrFail($id)->group, ['side_mm' => 100, 'stock_id' => Lesson::query()->findOrFail($id)->stock_id]))->assertOk()->json('paper.patterns.0.order');
-        self::assertStringContainsString('at 3 7/8 in, 7 3/4 in', implode(' ', $cut), 'equal squares stay equal');
+        self::assertStringContainsString('at 3 7/8, 7 3/4 in', implode(' ', $cut), 'equal squares stay equal');
         $this->putJson('/api/me', ['unit' => 'furlong'])->assertStatus(422);
     }
 
@@ -331,7 +331,7 @@ final class PaperBenchTest extends TestCase
         $paper = $change(['method' => 'trimmer']);
         self::assertStringContainsString('guard', $paper['caution']);
         self::assertSame(1, $paper['patterns'][0]['lines'][0]['n']);
-        self::assertStringContainsString('1: the whole sheets, across, at 105 mm, 210 mm', $paper['patterns'][0]['order'][0]);
+        self::assertStringContainsString('1: the whole sheets, across, at 105, 210 mm from', $paper['patterns'][0]['order'][0]);
         self::assertSame([2, 1], [$change([])['prepare']['people'], $change(['helpers_cut' => false])['prepare']['people']]);
     }
 

@@ -9,8 +9,11 @@ const unit = computed(() => Math.max(props.width, props.height) / 100)
 const box = computed(() => `${-m - 4 * unit.value} ${-m - 4 * unit.value} ${props.width + 2 * m + 8 * unit.value} ${props.height + 2 * m + 12 * unit.value}`)
 const { plain, say } = useMeasure()
 const up = (y: number) => props.height - y
-/** The number of a cut stands at the end where it begins, once for cuts made together. */
-const cuts = computed(() => (props.lines ?? []).map(({ n, from, to }) => ({ n, x1: from[0] ?? 0, y1: up(from[1] ?? 0), x2: to[0] ?? 0, y2: up(to[1] ?? 0) })))
+/** The number of a cut stands at the end where it begins; where there are very many, only at the first of those made together. */
+const MANY = 40
+/** Side of the box around a number: never so large that it hides the squares. */
+const label = computed(() => Math.min(5.2 * unit.value, 0.6 * Math.min(...props.squares.map((s) => s.side_mm))))
+const cuts = computed(() => (props.lines ?? []).map(({ n, from, to }, i, all) => ({ n, named: all.length <= MANY || all.findIndex((cut) => cut.n === n) === i, x1: from[0] ?? 0, y1: up(from[1] ?? 0), x2: to[0] ?? 0, y2: up(to[1] ?? 0) })))
 </script>
 
 <template>
@@ -22,8 +25,10 @@ const cuts = computed(() => (props.lines ?? []).map(({ n, from, to }) => ({ n, x
     </g>
     <g v-for="(cut, i) in cuts" :key="`c${i}`">
       <line :x1="cut.x1" :y1="cut.y1" :x2="cut.x2" :y2="cut.y2" stroke="#17252D" :stroke-width="0.6 * unit" :stroke-dasharray="`${3 * unit} ${1.6 * unit}`" />
-      <rect :x="cut.x1 - 2.6 * unit" :y="cut.y1 - 2.6 * unit" :width="5.2 * unit" :height="5.2 * unit" fill="#FDFCF8" stroke="#17252D" :stroke-width="0.4 * unit" />
-      <text :x="cut.x1" :y="cut.y1" text-anchor="middle" dominant-baseline="central" :font-size="4.2 * unit" font-weight="700" fill="#17252D">{{ cut.n }}</text>
+      <template v-if="cut.named">
+        <rect :x="cut.x1 - label / 2" :y="cut.y1 - label / 2" :width="label" :height="label" fill="#FDFCF8" stroke="#17252D" :stroke-width="0.4 * unit" />
+        <text :x="cut.x1" :y="cut.y1" text-anchor="middle" dominant-baseline="central" :font-size="0.8 * label" font-weight="700" fill="#17252D">{{ cut.n }}</text>
+      </template>
     </g>
     <line v-if="byDiagonal" x1="0" :y1="up(squares[0]?.side_mm ?? 0)" :x2="squares[0]?.side_mm ?? 0" :y2="up(0)" stroke="#FDFCF8" :stroke-width="0.6 * unit" :stroke-dasharray="`${3 * unit} ${2 * unit}`" />
     <text v-if="byDiagonal && height - width > 20" :x="width / 2" :y="(height - width) / 2" text-anchor="middle" dominant-baseline="middle" :font-size="4.2 * unit" fill="#4A5B62">{{ strip }} {{ plain(height - width) }}</text>
