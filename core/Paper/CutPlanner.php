@@ -22,9 +22,6 @@ final class CutPlanner
     /** Seconds of searching before the best plan found is taken. */
     public const SECONDS = 4.0;
 
-    /** With more sizes than this the patterns are too many to list. */
-    private const MANY_SIZES = 4;
-
     /** mm2: areas closer than this are the same. */
     private const SAME = 1e-3;
 
@@ -139,7 +136,7 @@ final class CutPlanner
     /** Lists the patterns of every stock; false when there are too many and only some good ones were made. */
     private function listPatterns(): bool
     {
-        $all = count($this->sides) <= self::MANY_SIZES;
+        $all = count($this->sides) <= GuillotinePatterns::MOST_SIZES;
         $listing = fn () => $this->tell(0.3 * min(1.0, (microtime(true) - $this->began) / (self::LISTED * $this->seconds)), 'list');
         $listing();
         foreach ($this->request->stock as $group => $stock) {

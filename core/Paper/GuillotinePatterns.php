@@ -24,6 +24,7 @@ final class GuillotinePatterns
     /** Bits of a vector for each size, the highest of them a guard that is 0: up to 16,383 squares of each of four sizes. */
     private const BITS = 15;
 
+    /** With more sizes the patterns are too many to list. */
     public const MOST_SIZES = 4;
 
     /** @var array<string, array<int, array{string, float, int, int}|null>> by rectangle and packed vector of counts: the cut (direction, where, vectors of both parts); null: one square or nothing */
@@ -222,6 +223,43 @@ final class GuillotinePatterns
     private function unbeaten(array $found): array
     {
         krsort($found);
+
+        return count($this->sides) <= 3 ? self::unbeatenOfThree($found) : $this->unbeatenOfMany($found);
+    }
+
+    /**
+     * A vector is beaten when one before it (which has no fewer of the third size) has no fewer of the first and second: of all
+     * before it, the most of the first size is kept for every number of the second.
+     *
+     * @param  array<int, array{string, float, int, int}|null>  $found  largest first
+     * @return array<int, array{string, float, int, int}|null>
+     */
+    private static function unbeatenOfThree(array $found): array
+    {
+        $mask = (1 << self::BITS) - 1;
+        $kept = [];
+        $most = []; // of the first size, with at least so many of the second
+        foreach ($found as $vector => $cut) {
+            $first = $vector & $mask;
+            $second = ($vector >> self::BITS) & $mask;
+            if (($most[$second] ?? -1) >= $first) {
+                continue;
+            }
+            $kept[$vector] = $cut;
+            for ($n = $second; $n >= 0 && ($most[$n] ?? -1) < $first; $n--) {
+                $most[$n] = $first;
+            }
+        }
+
+        return $kept;
+    }
+
+    /**
+     * @param  array<int, array{string, float, int, int}|null>  $found  largest first
+     * @return array<int, array{string, float, int, int}|null>
+     */
+    private function unbeatenOfMany(array $found): array
+    {
         $kept = [];
         $guards = $this->guards;
         $better = [];
