@@ -21,7 +21,7 @@ final class LessonPaperPropertyTest extends TestCase
     /** @return iterable<string, array{int}> */
     public static function seeds(): iterable
     {
-        foreach (range(1, 40) as $seed) {
+        foreach (range(1, 120) as $seed) {
             yield "seed $seed" => [$seed];
         }
     }
@@ -30,7 +30,7 @@ final class LessonPaperPropertyTest extends TestCase
     public function testEveryPieceIsThereAndTheCountsAddUp(int $seed): void
     {
         [$pile, $models, $kerf, $prefer] = self::lesson($seed);
-        $paper = LessonPaper::for($pile, $models, $kerf, $prefer, 1.0);
+        $paper = LessonPaper::for($pile, $models, $kerf, $prefer, 5.0);
         if (! $paper->fits()) {
             self::assertGreaterThan(max(array_map(static fn (Stock $s): float => $s->largest(), $pile)), $paper->tooBig());
 
@@ -68,9 +68,9 @@ final class LessonPaperPropertyTest extends TestCase
     public function testMorePaperIsNeverShorter(int $seed): void
     {
         [$pile, $models, $kerf] = self::lesson($seed);
-        $paper = LessonPaper::for($pile, $models, $kerf, Prefer::Least, 1.0);
+        $paper = LessonPaper::for($pile, $models, $kerf, Prefer::Least, 5.0);
         $more = array_map(static fn (Stock $s): Stock => Stock::of($s->name, $s->width, $s->height, $s->count === null ? null : $s->count + 5, '', $s->trim, $s->scrap), $pile);
-        $with = LessonPaper::for($more, $models, $kerf, Prefer::Least, 1.0);
+        $with = LessonPaper::for($more, $models, $kerf, Prefer::Least, 5.0);
         self::assertSame($paper->fits(), $with->fits());
         self::assertTrue(! $paper->fits() || $with->short() <= $paper->short(), "{$with->short()} sheets short with more paper, {$paper->short()} with less");
     }
@@ -79,17 +79,17 @@ final class LessonPaperPropertyTest extends TestCase
     public function testTheSmallerSquareThatIsOfferedReallyDoes(int $seed): void
     {
         [$pile, $models, $kerf, $prefer] = self::lesson($seed);
-        $paper = LessonPaper::for($pile, $models, $kerf, $prefer, 1.0);
+        $paper = LessonPaper::for($pile, $models, $kerf, $prefer, 5.0);
         $shrunk = static fn (float $share): array => array_map(static fn (ModelPaper $m, float $side): ModelPaper => new ModelPaper($m->title, $m->ratio, $m->parts, floor($side * $share * 10) / 10, $m->learners, $m->spares, $m->practice), $models, $paper->sides);
         if ($paper->smaller === null) {
             $hopeless = $paper->fits() && $paper->short() > 0 && $paper->uncut === [];
-            self::assertTrue(! $hopeless || LessonPaper::for($pile, $shrunk(0.4), $kerf, $prefer, 1.0)->short() > 0, 'two fifths of the side would do, so something should have been offered');
+            self::assertTrue(! $hopeless || LessonPaper::for($pile, $shrunk(0.4), $kerf, $prefer, 5.0)->short() > 0, 'two fifths of the side would do, so something should have been offered');
 
             return;
         }
         self::assertGreaterThan(0, $paper->short());
         self::assertLessThan(1.0, $paper->smaller);
-        self::assertSame(0, LessonPaper::for($pile, $shrunk($paper->smaller), $kerf, $prefer, 2.0)->short());
+        self::assertSame(0, LessonPaper::for($pile, $shrunk($paper->smaller), $kerf, $prefer, 5.0)->short());
     }
 
     /** @return array{non-empty-list<Stock>, list<ModelPaper>, float, Prefer} */
@@ -104,7 +104,7 @@ final class LessonPaperPropertyTest extends TestCase
         $models = [];
         for ($m = $chance->getInt(1, 2); $m > 0; $m--) {
             $uncut = $chance->getInt(0, 5) === 0;
-            $models[] = new ModelPaper("Model $m", $uncut ? 210 / 297 : 1.0, $chance->getInt(0, 3) === 0 && ! $uncut ? [['title' => "Head $m", 'scale' => 0.7]] : [], $chance->getInt(0, 4) === 0 ? null : (float) $chance->getInt(70, 200), $chance->getInt(1, 24), $chance->getInt(0, 4), 1);
+            $models[] = new ModelPaper("Model $m", $uncut ? 210 / 297 : 1.0, $m === 1 && $chance->getInt(0, 2) === 0 && ! $uncut ? [['title' => "Head $m", 'scale' => 0.7]] : [], $chance->getInt(0, 4) === 0 ? null : (float) $chance->getInt(70, 200), $chance->getInt(1, 24), $chance->getInt(0, 4), 1);
         }
 
         return [$pile, $models, $chance->getInt(0, 1) * 1.5, [Prefer::Least, Prefer::Fewest, Prefer::Scrap][$chance->getInt(0, 2)]];
