@@ -10,6 +10,7 @@ use App\Library\Programme;
 use App\Library\ProgrammeItem;
 use App\Models\Lesson;
 use App\Models\Mark;
+use App\Models\Stock;
 use Carbon\CarbonImmutable;
 use Cathedra\Core\Progress\Outcome;
 use Illuminate\Support\Facades\DB;
@@ -17,6 +18,9 @@ use Illuminate\Support\Facades\DB;
 /** Ends a lesson: the taps become finish records that the lead can correct, unless there are some already. */
 final readonly class CloseLesson
 {
+    /** What is kept of each paper. */
+    private const KEPT = ['id', 'organisation_id', 'name', 'width_mm', 'height_mm', 'grammage', 'count', 'kind', 'sides', 'trim_mm', 'price', 'tags', 'scrap', 'version'];
+
     public function __construct(private ModelShelf $shelf, private PaperBench $bench, private CountPaper $count)
     {
     }
@@ -62,11 +66,13 @@ final readonly class CloseLesson
             return;
         }
         $papers = $lesson->papers();
+        $kept = array_map(static fn (Stock $s): array => $s->only(self::KEPT), $papers);
+        $sides = array_combine(array_map(static fn (ProgrammeItem $i): string => $i->slug, $programme->items), $paper->sides);
         $takes = [];
         foreach (array_filter($paper->takes) as $i => $sheets) {
             $takes[] = ['stock' => $papers[$i]->id, 'name' => $papers[$i]->name, 'sheets' => $sheets];
             ($this->count)($papers[$i], -$sheets, "{$programme->title()} with {$lesson->group->name}, {$lesson->starts_at->format('j M Y')}", $lesson);
         }
-        $lesson->update(['used_paper' => ['name' => $papers[0]->name, 'width_mm' => $papers[0]->width_mm, 'height_mm' => $papers[0]->height_mm, 'side_mm' => $paper->sides[0], 'sheets' => $paper->sheets(), 'takes' => $takes]]);
+        $lesson->update(['used_paper' => ['name' => $papers[0]->name, 'width_mm' => $papers[0]->width_mm, 'height_mm' => $papers[0]->height_mm, 'side_mm' => $paper->sides[0], 'sheets' => $paper->sheets(), 'takes' => $takes, 'sides' => $sides, 'stocks' => $kept]]);
     }
 }

@@ -40,6 +40,19 @@ final class PaperBenchTest extends TestCase
         self::assertSame([5, $before], [$this->getJson("/api/lessons/$id")->json('card.sheets'), 5]);
         $this->deleteJson("/api/stocks/{$stock->id}")->assertNoContent();
         self::assertSame(5, $this->getJson("/api/lessons/$id")->json('card.sheets'));
+        $paper = $this->getJson("/api/lessons/$id")->json('paper');
+        self::assertSame([210, 297, 10, 5, 0], [$paper['stock']['width_mm'], $paper['stock']['height_mm'], $paper['takes'][0]['have'], $paper['takes'][0]['sheets'], $paper['takes'][0]['short']], 'its page shows the paper as it was');
+    }
+
+    public function testMeasuresOfATaughtLessonStayWhateverBecomesOfThePaper(): void
+    {
+        [, $stock, $id] = $this->planned('dog-face', 30, ['side_mm' => 100, 'further' => [['model' => 'square-box']]]);
+        $before = $this->getJson("/api/lessons/$id/measures")->assertOk()->assertJsonPath('side_mm', 210)->json();
+        $this->postJson("/api/lessons/$id/close")->assertOk();
+        $this->putJson("/api/stocks/{$stock->id}", ['name' => 'Card', 'width_mm' => 100, 'height_mm' => 100, 'grammage' => 300, 'count' => 1])->assertOk();
+        $this->getJson("/api/lessons/$id/measures")->assertExactJson($before);
+        $this->deleteJson("/api/stocks/{$stock->id}")->assertNoContent();
+        $this->getJson("/api/lessons/$id/measures")->assertExactJson($before);
     }
 
     public function testTwoLeadsAtOnceLoseNothing(): void

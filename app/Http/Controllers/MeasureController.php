@@ -41,13 +41,14 @@ final class MeasureController extends Controller
         $programme = Programme::of($lesson, $this->shelf);
         $measured = array_values(array_filter($programme->items, static fn (ProgrammeItem $i): bool => $i->summary->measures !== []))[0] ?? $programme->items[0];
         $model = $measured->summary;
-        $side = ($measured === $programme->items[0] ? $lesson->used_paper['side_mm'] ?? null : null) ?? $measured->side ?? ($lesson->stock === null ? 150.0 : min($lesson->stock->width_mm, $lesson->stock->height_mm) - 2 * ($model->ratio === 1.0 ? $lesson->stock->trim_mm : 0.0));
+        $stock = $lesson->papers()[0] ?? null;
+        $side = $lesson->used_paper['sides'][$measured->slug] ?? ($measured === $programme->items[0] ? $lesson->used_paper['side_mm'] ?? null : null) ?? $measured->side ?? ($stock === null ? 150.0 : min($stock->width_mm, $stock->height_mm) - 2 * ($model->ratio === 1.0 ? $stock->trim_mm : 0.0));
         $words = $this->files->words();
         $predicted = [];
         foreach (array_diff_key($model->measures, ['volume' => 0]) as $name => $per) {
             $predicted[$name] = ['name' => $name, 'title' => $words->say('measures', $name), 'mm' => round($per * $side, 1)];
         }
-        $stack = 2 * ($lesson->stock->grammage ?? 80) / 800;
+        $stack = 2 * ($stock->grammage ?? 80) / 800;
         /** @var Collection<int, Reading> $kept */
         $kept = Reading::query()->where('lesson_id', $lesson->id)->get();
         $readings = [];
