@@ -7,6 +7,7 @@ namespace Tests\Browser;
 use Facebook\WebDriver\Chrome\ChromeDriver;
 use Facebook\WebDriver\Chrome\ChromeDriverService;
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
@@ -78,7 +79,15 @@ final class Browser
 
     public function click(string $words, string $kind = '*'): self
     {
-        $this->saying($words, $kind)->click();
+        $this->until(function () use ($words, $kind): bool {
+            try {
+                $this->saying($words, $kind)->click();
+            } catch (StaleElementReferenceException) { // drawn anew between finding and pressing it
+                return false;
+            }
+
+            return true;
+        }, "\"$words\" cannot be pressed");
 
         return $this;
     }
