@@ -15,7 +15,7 @@ use Illuminate\Database\Eloquent\Collection;
 /** Sums the paper of all lessons ahead: by paper, by lesson, where it runs out, and what cutting for all at once would save. */
 final readonly class PaperAhead
 {
-    private const MOST_LESSONS = 60;
+    private const MOST_LESSONS = 100;
 
     public function __construct(private PaperBench $bench, private PaperPlans $plans)
     {
@@ -23,8 +23,32 @@ final readonly class PaperAhead
 
     public function __invoke(Organisation $organisation, CarbonImmutable $until): PaperAheadData
     {
+        return $this->answer($until, ...$this->collect($organisation, $until));
+    }
+
+    /**
+     * Only the sums by paper, of all lessons that are not yet held.
+     *
+     * @return list<array{stock: int, name: string, lessons: int, sheets: int, have: int|null, short: int}>
+     */
+    public function needs(Organisation $organisation): array
+    {
+        return array_map(static fn (array $of): array => ['stock' => $of['record']->id, 'name' => $of['record']->name, 'lessons' => $of['lessons'], 'sheets' => $of['sheets'], 'have' => $of['record']->count, 'short' => self::short($of)], $this->collect($organisation, null)[0]);
+    }
+
+    /** @param  array{record: StockRecord, sheets: int, ...}  $of */
+    private static function short(array $of): int
+    {
+        return $of['record']->count === null ? 0 : max(0, $of['sheets'] - $of['record']->count);
+    }
+
+    /**
+     * @return array{list<array{record: StockRecord, lessons: int, sheets: int, runs_out: int|null, only: list<ModelPaper>, apart: int, kerf: float|null}>, list<array{id: int, title: string, group: string, starts_at: string, takes: list<array{stock: int, name: string, sheets: int, left: int|null}>, pieces: list<array{title: string, side_mm: float, count: int, uncut: bool}>, problem: bool}>, int} by paper, by lesson, and lessons without paper
+     */
+    private function collect(Organisation $organisation, ?CarbonImmutable $until): array
+    {
         /** @var Collection<int, Lesson> $lessons */
-        $lessons = $organisation->lessons()->with(LessonSheet::WITH)->whereNull('ended_at')->where('starts_at', '<=', $until)->orderBy('starts_at')->limit(self::MOST_LESSONS)->get();
+        $lessons = $organisation->lessons()->with(LessonSheet::WITH)->whereNull('ended_at')->when($until !== null, static fn ($query) => $query->where('starts_at', '<=', $until))->orderBy('starts_at')->limit(self::MOST_LESSONS)->get();
         $stocks = [];
         $rows = [];
         $unplanned = 0;
@@ -51,7 +75,7 @@ final readonly class PaperAhead
                 'pieces' => array_map(static fn (array $p): array => ['title' => $p['title'], 'side_mm' => $p['side'], 'count' => $p['count'], 'uncut' => $p['uncut']], $paper->pieces ?? []), 'problem' => $paper !== null && ! $paper->fits()];
         }
 
-        return $this->answer($until, array_values($stocks), $rows, $unplanned);
+        return [array_values($stocks), $rows, $unplanned];
     }
 
     /**
@@ -65,7 +89,7 @@ final readonly class PaperAhead
         $cost = 0.0;
         foreach ($stocks as $of) {
             $record = $of['record'];
-            $short = $record->count === null ? 0 : max(0, $of['sheets'] - $record->count);
+            $short = self::short($of);
             $together = count($of['only']) < 2 ? null : min($of['apart'], $this->plans->for([PaperBench::pile($record)->plenty()], $of['only'], $of['kerf'] ?? 0.0)->sheets());
             $saved += $together === null ? 0 : $of['apart'] - $together;
             $cost = $cost === null || $record->price === null ? null : $cost + $of['sheets'] * $record->price;

@@ -7,10 +7,9 @@ namespace App\Http\Controllers;
 use App\Actions\CountPaper;
 use App\Data\StockChangeData;
 use App\Http\Requests\StockRequest;
-use App\Library\LessonSheet;
 use App\Library\Measure;
+use App\Library\PaperAhead;
 use App\Library\PaperBench;
-use App\Models\Lesson;
 use App\Models\Stock;
 use App\Models\StockChange;
 use Cathedra\Core\Paper\Squaring;
@@ -98,23 +97,8 @@ final class StockController extends Controller
     }
 
     #[OA\Get(path: '/api/paper-needs', operationId: 'paperNeeds', responses: [new OA\Response(response: 200, description: 'what the lessons that are planned take together, by stock', content: new OA\JsonContent(type: 'array', items: new OA\Items(required: ['stock', 'name', 'lessons', 'sheets', 'have', 'short'], properties: [new OA\Property(property: 'stock', type: 'integer'), new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'lessons', type: 'integer'), new OA\Property(property: 'sheets', type: 'integer'), new OA\Property(property: 'have', type: 'integer', nullable: true), new OA\Property(property: 'short', type: 'integer')], type: 'object')))])]
-    public function needs(Request $request, PaperBench $bench): JsonResponse
+    public function needs(Request $request, PaperAhead $ahead): JsonResponse
     {
-        $needs = [];
-        /** @var Collection<int, Lesson> $lessons */
-        $lessons = $this->organisation($request)->lessons()->with(LessonSheet::WITH)->whereNull('ended_at')->orderBy('starts_at')->limit(100)->get();
-        foreach ($lessons as $lesson) {
-            $paper = $bench->reckon($lesson);
-            foreach ($paper === null || ! $paper->fits() ? [] : array_filter($paper->takes) as $i => $sheets) {
-                $stock = $lesson->papers()[$i];
-                $need = $needs[$stock->id] ?? ['stock' => $stock->id, 'name' => $stock->name, 'lessons' => 0, 'sheets' => 0, 'have' => $stock->count, 'short' => 0];
-                $need['lessons']++;
-                $need['sheets'] += $sheets;
-                $need['short'] = $stock->count === null ? 0 : max(0, $need['sheets'] - $stock->count);
-                $needs[$stock->id] = $need;
-            }
-        }
-
-        return response()->json(array_values($needs));
+        return response()->json($ahead->needs($this->organisation($request)));
     }
 }
