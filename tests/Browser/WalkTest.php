@@ -214,6 +214,28 @@ final class WalkTest extends TestCase
         $b->visit('/cupboard/ahead')->saying('No lesson ahead has paper chosen', 'h1');
     }
 
+    public function testTheBenchByKeyboardAlone(): void
+    {
+        $b = $this->browser;
+        $enter = WebDriverKeys::ENTER;
+        $this->signIn();
+        $b->press('c')->saying('kinds of paper', 'h1');
+        $this->tabTo("a[href='/cupboard/bench']");
+        $b->press($enter)->waitForPath('#^/cupboard/bench$#')->saying('Cut squares of any size', 'h1');
+        $this->tabTo('.piles li:nth-child(4) input[type=checkbox]');
+        $b->press(WebDriverKeys::SPACE);
+        $this->tabTo('.piles li:nth-child(4) .count');
+        $b->press(WebDriverKeys::CONTROL.'a'.WebDriverKeys::CONTROL, '3');
+        $this->tabTo('.size div:nth-child(2) input, .size > :nth-child(2) input');
+        $b->press('100');
+        $this->tabTo('form .fold-button');
+        // 30 of 100 mm are 8 sheets of four; Letter is the smaller sheet (60,322 mm2 against 62,370), of which 3 are taken: 5 of A4.
+        $b->press($enter)->saying('30 squares of 100 mm', 'h1');
+        self::assertStringContainsString('3 sheets of Letter', $b->saying('5 sheets of A4', 'h1')->getText());
+        $this->tabTo('.keep');
+        $b->press($enter)->saying('in the cupboard.', 'span');
+    }
+
     public function testALessonOfTwoModels(): void
     {
         $b = $this->browser;
