@@ -222,6 +222,8 @@ final class WalkTest extends TestCase
         $b->press('c')->saying('kinds of paper', 'h1');
         $this->tabTo("a[href='/cupboard/bench']");
         $b->press($enter)->waitForPath('#^/cupboard/bench$#')->saying('Cut squares of any size', 'h1');
+        $this->tabTo('.piles li:nth-child(1) .count'); // other tests may have taken A4
+        $b->press(WebDriverKeys::CONTROL.'a'.WebDriverKeys::CONTROL, '16');
         $this->tabTo('.piles li:nth-child(4) input[type=checkbox]');
         $b->press(WebDriverKeys::SPACE);
         $this->tabTo('.piles li:nth-child(4) .count');
