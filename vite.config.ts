@@ -8,7 +8,9 @@ import vuetify from 'vite-plugin-vuetify'
 /** Writes a .gz beside every built text file: PHP's own server does not compress (bin/lib/router.php serves them). */
 function gzip(folder: string): Plugin {
   const walk = (at: string): string[] =>
-    readdirSync(at).flatMap((name) => (statSync(join(at, name)).isDirectory() ? walk(join(at, name)) : [join(at, name)]))
+    readdirSync(at).flatMap((name) =>
+      statSync(join(at, name)).isDirectory() ? walk(join(at, name)) : [join(at, name)],
+    )
   return {
     name: 'cathedra-gzip',
     closeBundle() {

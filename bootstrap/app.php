@@ -15,6 +15,14 @@ return Application::configure(basePath: dirname(__DIR__))
         web: __DIR__.'/../routes/web.php',
         then: fn () => Route::middleware('web')->prefix('api')->group(base_path('routes/api.php')),
     )
+    ->withCommands(
+        array_map(static fn (string $room): string => __DIR__."/../app/$room", [
+            'Accounts',
+            'Paper',
+            'Shelf',
+            'Support',
+        ]),
+    )
     ->withMiddleware(function (Middleware $middleware): void {
         // Same-origin application: no CORS, and the package behind the middleware is missing (packages/registry-gaps).
         $middleware->remove(HandleCors::class);
@@ -22,7 +30,9 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->throttleApi();
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*') || $request->expectsJson());
+        $exceptions->shouldRenderJsonWhen(
+            fn (Request $request): bool => $request->is('api/*') || $request->expectsJson(),
+        );
         $exceptions->render(fn (Throwable $error, Request $request) => ApiErrors::render($error, $request));
     })
     ->create();

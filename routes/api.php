@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-use App\Http\Controllers\BenchController;
-use App\Http\Controllers\GroupController;
-use App\Http\Controllers\HomeController;
-use App\Http\Controllers\LessonController;
-use App\Http\Controllers\MeasureController;
-use App\Http\Controllers\ModelController;
-use App\Http\Controllers\SessionController;
-use App\Http\Controllers\StockController;
+use App\Accounts\SessionController;
+use App\Groups\GroupController;
+use App\Lessons\HomeController;
+use App\Lessons\LessonController;
+use App\Paper\BenchController;
+use App\Paper\MeasureController;
+use App\Paper\StockController;
+use App\Shelf\ModelController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('ping', fn () => response()->json(['ok' => true]));
@@ -23,7 +23,10 @@ Route::middleware(['auth', 'throttle:api'])->group(function (): void {
 
     Route::get('models', [ModelController::class, 'index']);
     Route::get('models/{model}', [ModelController::class, 'show'])->where('model', '[a-z0-9-]+');
-    Route::get('models/{model}/steps/{step}.svg', [ModelController::class, 'picture'])->where(['model' => '[a-z0-9-]+', 'step' => '\d{1,3}']);
+    Route::get('models/{model}/steps/{step}.svg', [ModelController::class, 'picture'])->where([
+        'model' => '[a-z0-9-]+',
+        'step' => '\d{1,3}',
+    ]);
 
     Route::get('models/{model}/creases.svg', [ModelController::class, 'pattern'])->where('model', '[a-z0-9-]+');
     Route::get('models/{model}/fold', [ModelController::class, 'fold'])->where('model', '[a-z0-9-]+');

@@ -32,7 +32,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $step the step being taught, 0 before the first
  * @property CarbonImmutable|null $started_at
  * @property CarbonImmutable|null $ended_at
- * @property array{name: string, width_mm: float, height_mm: float, side_mm: float, sheets: int, takes?: list<array{stock: int, name: string, sheets: int}>, sides?: array<string, float>, stocks?: list<array<string, mixed>>}|null $used_paper what was used, kept when taught
+ * @property array{name: string, width_mm: float, height_mm: float, side_mm: float, sheets: int,
+ *     takes?: list<array{stock: int, name: string, sheets: int}>, sides?: array<string, float>,
+ *     stocks?: list<array<string, mixed>>}|null $used_paper what was used, kept when taught
  * @property list<string>|null $ticks keys of the preparation that is done
  * @property Group $group
  * @property Stock|null $stock
@@ -45,15 +47,34 @@ final class Lesson extends Model
 {
     protected $guarded = [];
 
-    protected $attributes = ['method' => 'scissors', 'square_in_lesson' => false, 'paper_ready' => false, 'step' => 0, 'prefer' => 'least', 'helpers_cut' => true, 'decorate' => 'none'];
+    protected $attributes = [
+        'method' => 'scissors',
+        'square_in_lesson' => false,
+        'paper_ready' => false,
+        'step' => 0,
+        'prefer' => 'least',
+        'helpers_cut' => true,
+        'decorate' => 'none',
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
         return [
-            'starts_at' => 'immutable_datetime', 'minutes' => 'integer', 'helpers' => 'integer', 'side_mm' => 'float',
-            'square_in_lesson' => 'boolean', 'paper_ready' => 'boolean', 'step' => 'integer', 'ways' => 'array', 'used_paper' => 'array', 'ticks' => 'array', 'helpers_cut' => 'boolean', 'materials' => 'array',
-            'started_at' => 'immutable_datetime', 'ended_at' => 'immutable_datetime',
+            'starts_at' => 'immutable_datetime',
+            'minutes' => 'integer',
+            'helpers' => 'integer',
+            'side_mm' => 'float',
+            'square_in_lesson' => 'boolean',
+            'paper_ready' => 'boolean',
+            'step' => 'integer',
+            'ways' => 'array',
+            'used_paper' => 'array',
+            'ticks' => 'array',
+            'helpers_cut' => 'boolean',
+            'materials' => 'array',
+            'started_at' => 'immutable_datetime',
+            'ended_at' => 'immutable_datetime',
         ];
     }
 
@@ -87,11 +108,17 @@ final class Lesson extends Model
         return $relation;
     }
 
-    /** @return list<Stock> the paper chosen, the first one first; of a lesson that was taught as it was then, whatever became of it */
+    /**
+     * @return list<Stock> the paper chosen, the first one first; of a lesson that was taught as it was then, whatever
+     *     became of it
+     */
     public function papers(): array
     {
         if (isset($this->used_paper['stocks'])) {
-            return array_map(static fn (array $kept): Stock => (new Stock)->forceFill($kept), $this->used_paper['stocks']);
+            return array_map(
+                static fn (array $kept): Stock => (new Stock())->forceFill($kept),
+                $this->used_paper['stocks'],
+            );
         }
         $main = $this->stock;
         $also = array_values($this->alsoFrom->filter(static fn (Stock $s): bool => $s->id !== $main?->id)->all());

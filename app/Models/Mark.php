@@ -8,7 +8,8 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * One tap in front of the class: a learner has done a step, or needs help at it. The key is made by the device, so a mark
+ * One tap in front of the class: a learner has done a step, or needs help at it. The key is made by the device, so a
+ * mark
  * sent twice over a bad connection is kept once.
  *
  * @property int $id

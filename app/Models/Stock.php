@@ -30,6 +30,16 @@ final class Stock extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['width_mm' => 'float', 'height_mm' => 'float', 'grammage' => 'integer', 'count' => 'integer', 'trim_mm' => 'float', 'version' => 'integer', 'price' => 'float', 'tags' => 'array', 'scrap' => 'boolean'];
+        return [
+            'width_mm' => 'float',
+            'height_mm' => 'float',
+            'grammage' => 'integer',
+            'count' => 'integer',
+            'trim_mm' => 'float',
+            'version' => 'integer',
+            'price' => 'float',
+            'tags' => 'array',
+            'scrap' => 'boolean',
+        ];
     }
 }

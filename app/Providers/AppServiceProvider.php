@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
-use App\Library\LibraryFiles;
-use App\Library\ModelShelf;
-use App\Library\PaperPlans;
 use App\Models\User;
+use App\Paper\PaperPlans;
+use App\Shelf\ModelShelf;
+use App\Support\LibraryFiles;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Cache\Repository;
@@ -26,7 +26,13 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->singleton(ModelShelf::class);
         $this->app->singleton(PaperPlans::class);
-        $this->app->singleton(LibraryFiles::class, static fn (Application $app): LibraryFiles => new LibraryFiles((string) config('cathedra.library'), $app->runningInConsole() ? null : $app->make(Repository::class)));
+        $this->app->singleton(
+            LibraryFiles::class,
+            static fn (Application $app): LibraryFiles => new LibraryFiles(
+                (string) config('cathedra.library'),
+                $app->runningInConsole() ? null : $app->make(Repository::class),
+            ),
+        );
     }
 
     public function boot(): void
@@ -34,7 +40,12 @@ final class AppServiceProvider extends ServiceProvider
         $this->bindOwnRecords();
         Model::shouldBeStrict(! app()->isProduction());
         JsonResource::withoutWrapping();
-        RateLimiter::for('api', fn (Request $request): Limit => Limit::perMinute(3000)->by((string) ($request->user()?->getAuthIdentifier() ?? $request->ip())));
+        RateLimiter::for(
+            'api',
+            fn (Request $request): Limit => Limit::perMinute(3000)->by(
+                (string) ($request->user()?->getAuthIdentifier() ?? $request->ip()),
+            ),
+        );
     }
 
     /** Route parameters find only what belongs to the organisation of whoever is signed in. */
@@ -44,7 +55,9 @@ final class AppServiceProvider extends ServiceProvider
             Route::bind($parameter, static function (string $id) use ($relation): Model {
                 $user = Auth::user();
 
-                return $user instanceof User ? $user->organisation->{$relation}()->findOrFail((int) $id) : throw new AuthenticationException;
+                return $user instanceof User
+                    ? $user->organisation->{$relation}()->findOrFail((int) $id)
+                    : throw new AuthenticationException();
             });
         }
     }

@@ -16,7 +16,8 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 use Throwable;
 
 /**
- * One shape for every error of the API: {"message": string, "errors": list<{"pointer": JSON pointer into the request, "message": string}>}.
+ * One shape for every error of the API: {"message": string, "errors": list<{"pointer": JSON pointer into the request,
+ * "message": string}>}.
  * Never a stack trace; what went wrong, what was kept, what to do.
  */
 final class ApiErrors
@@ -30,11 +31,24 @@ final class ApiErrors
         return match (true) {
             $error instanceof ValidationException => self::fields($error),
             $error instanceof CathedraException => self::json(422, $error->getMessage()),
-            $error instanceof AuthenticationException => self::json(401, 'Please sign in. Nothing you did was lost: it is sent again after you have signed in.'),
-            $error instanceof TokenMismatchException => self::json(419, 'This page was open too long to be sure it is you. Reload it and try again.'),
-            $error instanceof ModelNotFoundException, $error instanceof NotFoundHttpException => self::json(404, 'There is nothing here (any more). It may have been deleted; go back and choose again.'),
+            $error instanceof AuthenticationException => self::json(
+                401,
+                'Please sign in. Nothing you did was lost: it is sent again after you have signed in.',
+            ),
+            $error instanceof TokenMismatchException => self::json(
+                419,
+                'This page was open too long to be sure it is you. Reload it and try again.',
+            ),
+            $error instanceof ModelNotFoundException, $error instanceof NotFoundHttpException => self::json(
+                404,
+                'There is nothing here (any more). It may have been deleted; go back and choose again.',
+            ),
             $error instanceof HttpExceptionInterface => self::http($error),
-            default => self::json(500, 'Something went wrong on our side. What was saved before is kept; try again, and if it happens again, look into storage/logs.'),
+            default => self::json(
+                500,
+                'Something went wrong on our side. What was saved before is kept; try again, and if it happens again, '
+                    .'look into storage/logs.',
+            ),
         };
     }
 

@@ -42,7 +42,8 @@ ensure_system() {
     [ "$(id -u)" = 0 ] || _sudo=sudo
     $_sudo apt-get update -qq || fail "apt-get update failed; check that Debian's packages can be reached."
     # shellcheck disable=SC2086
-    $_sudo env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends $_want > "$VAR/log/apt.log" 2>&1 \
+    $_sudo env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends $_want > \
+        "$VAR/log/apt.log" 2>&1 \
         || { tail -20 "$VAR/log/apt.log" >&2; fail "installing$_want failed; the log is var/log/apt.log."; }
 }
 
@@ -77,10 +78,12 @@ ensure_node() {
 }
 
 ensure_build() {
-    if [ ! -f public/build/manifest.json ] || stamp_differs build resources/ts lang vite.config.ts package-lock.json tsconfig.json; then
+    if [ ! -f public/build/manifest.json ] || stamp_differs build resources/ts lang vite.config.ts \
+        package-lock.json tsconfig.json; then
         say "Building the front end"
         npm run --silent build > "$VAR/log/build.log" 2>&1 \
-            || { tail -40 "$VAR/log/build.log" >&2; fail "the front-end build failed; the log is var/log/build.log."; }
+            || { tail -40 "$VAR/log/build.log" >&2; fail \
+                "the front-end build failed; the log is var/log/build.log."; }
         stamp_set build resources/ts lang vite.config.ts package-lock.json tsconfig.json
     fi
 }
@@ -100,19 +103,24 @@ wait_port() {
 # db_start DIR PORT DATABASE PASSWORD: a private MariaDB on loopback. Sets DB_PID.
 db_start() {
     _sock="${TMPDIR:-/tmp}/cathedra-$(id -u)-$2.sock"
-    port_busy "$2" && fail "port $2 is taken. Stop what uses it (perhaps another bin/start or bin/test), or set CATHEDRA_DB_PORT."
+    port_busy "$2" && fail \
+        "port $2 is taken. Stop what uses it (perhaps another bin/start or bin/test), or set CATHEDRA_DB_PORT."
     if [ ! -d "$1/mysql" ]; then
         say "Creating the database folder ${1#"$ROOT"/}"
         mkdir -p "$1"
         mariadb-install-db --no-defaults --user="$(id -un)" --datadir="$1" --skip-test-db \
-            --auth-root-authentication-method=socket --auth-root-socket-user="$(id -un)" > "$VAR/log/install-db.log" 2>&1 \
-            || { tail -20 "$VAR/log/install-db.log" >&2; fail "creating the database failed; the log is var/log/install-db.log."; }
+            --auth-root-authentication-method=socket --auth-root-socket-user="$(id -un)" > \
+                "$VAR/log/install-db.log" 2>&1 \
+            || { tail -20 "$VAR/log/install-db.log" >&2; fail \
+                "creating the database failed; the log is var/log/install-db.log."; }
     fi
-    PATH="$PATH:/usr/sbin" mariadbd --no-defaults --user="$(id -un)" --datadir="$1" --bind-address=127.0.0.1 --port="$2" \
+    PATH="$PATH:/usr/sbin" mariadbd --no-defaults --user="$(id -un)" --datadir="$1" --bind-address=127.0.0.1 \
+        --port="$2" \
         --socket="$_sock" --pid-file="$1/pid" --skip-name-resolve --character-set-server=utf8mb4 \
         --collation-server=utf8mb4_unicode_ci --innodb-buffer-pool-size=128M > "$VAR/log/mariadb-$2.log" 2>&1 &
     DB_PID=$!
-    wait_port "$2" 60 "$DB_PID" || { tail -20 "$VAR/log/mariadb-$2.log" >&2; fail "MariaDB did not start; the log is var/log/mariadb-$2.log."; }
+    wait_port "$2" 60 "$DB_PID" || { tail -20 "$VAR/log/mariadb-$2.log" >&2; fail \
+        "MariaDB did not start; the log is var/log/mariadb-$2.log."; }
     mariadb --no-defaults --socket="$_sock" -e "
         CREATE DATABASE IF NOT EXISTS \`$3\`;
         CREATE USER IF NOT EXISTS 'cathedra'@'127.0.0.1';
@@ -125,10 +133,13 @@ db_start() {
 app_start() {
     port_busy "$1" && fail "port $1 is taken. Stop what uses it, or set CATHEDRA_PORT."
     PHP_CLI_SERVER_WORKERS=${CATHEDRA_WORKERS:-8} php -d opcache.enable_cli=1 -d opcache.memory_consumption=192 \
-        -d opcache.max_accelerated_files=20000 -d opcache.revalidate_freq=${CATHEDRA_REVALIDATE:-2} -d realpath_cache_size=4M \
-        -d memory_limit=256M -d expose_php=0 -S "127.0.0.1:$1" -t public bin/lib/router.php > "$VAR/log/app-$1.log" 2>&1 &
+        -d opcache.max_accelerated_files=20000 -d opcache.revalidate_freq=${CATHEDRA_REVALIDATE:-2} -d \
+            realpath_cache_size=4M \
+        -d memory_limit=256M -d expose_php=0 -S "127.0.0.1:$1" -t public bin/lib/router.php > "$VAR/log/app-$1.log" \
+            2>&1 &
     APP_PID=$!
-    wait_port "$1" 20 "$APP_PID" || { tail -20 "$VAR/log/app-$1.log" >&2; fail "the application did not start; the log is var/log/app-$1.log."; }
+    wait_port "$1" 20 "$APP_PID" || { tail -20 "$VAR/log/app-$1.log" >&2; fail \
+        "the application did not start; the log is var/log/app-$1.log."; }
 }
 
 # stop_all: ends exactly what this script started.
@@ -149,5 +160,6 @@ zone() {
     _z=${TZ:-}
     [ -n "$_z" ] || _z=$(cat /etc/timezone 2>/dev/null || true)
     [ -n "$_z" ] || _z=$(readlink /etc/localtime 2>/dev/null | sed 's#.*zoneinfo/##')
-    php -r 'echo in_array($argv[1], timezone_identifiers_list(DateTimeZone::ALL_WITH_BC), true) ? $argv[1] : "UTC";' "${_z:-UTC}"
+    php -r 'echo in_array($argv[1], timezone_identifiers_list(DateTimeZone::ALL_WITH_BC), true) ? $argv[1] :
+        "UTC";' "${_z:-UTC}"
 }

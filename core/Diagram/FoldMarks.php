@@ -23,14 +23,28 @@ final readonly class FoldMarks
     public static function lines(Action $action): array
     {
         if ($action->cuts !== []) {
-            return array_map(static fn (array $c): array => ['kind' => 'cut', 'from' => [$c[0]->x, $c[0]->y], 'to' => [$c[1]->x, $c[1]->y]], $action->cuts);
+            return array_map(
+                static fn (array $c): array => [
+                    'kind' => 'cut',
+                    'from' => [$c[0]->x, $c[0]->y],
+                    'to' => [$c[1]->x, $c[1]->y],
+                ],
+                $action->cuts,
+            );
         }
         if ($action->change === null) {
             return $action->crease === null ? [] : [self::line($action)];
         }
         $seen = array_values(array_filter($action->change->folds, static fn (array $f): bool => $f['seen']));
 
-        return array_map(static fn (array $f): array => ['kind' => $f['valley'] ? 'valley' : 'mountain', 'from' => [$f['from']->x, $f['from']->y], 'to' => [$f['to']->x, $f['to']->y]], $seen !== [] ? $seen : $action->change->folds);
+        return array_map(
+            static fn (array $f): array => [
+                'kind' => $f['valley'] ? 'valley' : 'mountain',
+                'from' => [$f['from']->x, $f['from']->y],
+                'to' => [$f['to']->x, $f['to']->y],
+            ],
+            $seen !== [] ? $seen : $action->change->folds,
+        );
     }
 
     /** @return SceneFold the crease where it crosses the paper that moves */
@@ -53,7 +67,11 @@ final readonly class FoldMarks
         $from = $foot->plus($along->times($low));
         $to = $foot->plus($along->times($high));
 
-        return ['kind' => $action->valley ? 'valley' : 'mountain', 'from' => [$from->x, $from->y], 'to' => [$to->x, $to->y]];
+        return [
+            'kind' => $action->valley ? 'valley' : 'mountain',
+            'from' => [$from->x, $from->y],
+            'to' => [$to->x, $to->y],
+        ];
     }
 
     /** @return array{Point, Point}|null where hands take hold, and where that place comes to lie */
@@ -83,7 +101,12 @@ final readonly class FoldMarks
             default => $action->valley ? 'fold' : 'behind',
         };
 
-        return ['kind' => $kind, 'from' => [$grip->x, $grip->y], 'bend' => [$bend->x, $bend->y], 'to' => [$landing->x, $landing->y]];
+        return [
+            'kind' => $kind,
+            'from' => [$grip->x, $grip->y],
+            'bend' => [$bend->x, $bend->y],
+            'to' => [$landing->x, $landing->y],
+        ];
     }
 
     /** To the side away from the middle of the model, where there is more room. */

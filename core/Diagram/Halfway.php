@@ -35,7 +35,10 @@ final readonly class Halfway
         foreach (array_keys($after->pattern->faces) as $face) {
             $faces[] = self::face($face, $step->before, $after);
         }
-        usort($faces, static fn (array $a, array $b): int => [$a['height'], -$a['depth']] <=> [$b['height'], -$b['depth']]);
+        usort(
+            $faces,
+            static fn (array $a, array $b): int => [$a['height'], -$a['depth']] <=> [$b['height'], -$b['depth']],
+        );
         $items = [];
         $all = [];
         foreach ($faces as $face) {
@@ -45,13 +48,21 @@ final readonly class Halfway
         $box = Box::around(array_map(static fn (array $p): Point => new Point(...$p), $all));
         $margin = 0.05 * max($box->width(), $box->height());
 
-        return new Scene([$box->left - $margin, $box->bottom - $margin, $box->width() + 2 * $margin, $box->height() + 2 * $margin], $items, [], [], [], []);
+        return new Scene(
+            [$box->left - $margin, $box->bottom - $margin, $box->width() + 2 * $margin, $box->height() + 2 * $margin],
+            $items,
+            [],
+            [],
+            [],
+            [],
+        );
     }
 
     /** @return array{height: float, depth: int, points: list<Pair>, items: list<SceneItem>} */
     private static function face(int $face, FoldedState $before, FoldedState $after): array
     {
-        $parent = $before->pattern->faceAt($after->pattern->polygon($face)->centroid(), $before->tolerance->length) ?? 0;
+        $parent =
+            $before->pattern->faceAt($after->pattern->polygon($face)->centroid(), $before->tolerance->length) ?? 0;
         $points = [];
         $height = 0.0;
         foreach ($after->pattern->faces[$face] as $vertex) {
@@ -62,13 +73,18 @@ final readonly class Halfway
         }
         $side = self::area($points) >= 0 ? 'front' : 'back';
         $depth = self::depth($before)[$parent];
-        $items = [['type' => 'face', 'face' => ['points' => $points, 'side' => $side, 'moving' => false, 'depth' => $depth]]];
+        $items = [
+            ['type' => 'face', 'face' => ['points' => $points, 'side' => $side, 'moving' => false, 'depth' => $depth]],
+        ];
         $loop = $after->pattern->faces[$face];
         foreach ($loop as $i => $vertex) {
             $edge = $after->pattern->edges[Edge::key($vertex, $loop[($i + 1) % count($loop)])];
             if (! $edge->isHidden()) {
                 $kind = $edge->assignment->isRaw() ? 'raw' : ($edge->assignment->isFolded() ? 'folded' : 'crease');
-                $items[] = ['type' => 'line', 'line' => ['kind' => $kind, 'from' => $points[$i], 'to' => $points[($i + 1) % count($loop)]]];
+                $items[] = [
+                    'type' => 'line',
+                    'line' => ['kind' => $kind, 'from' => $points[$i], 'to' => $points[($i + 1) % count($loop)]],
+                ];
             }
         }
 
@@ -90,7 +106,7 @@ final readonly class Halfway
     {
         /** @var \WeakMap<FoldedState, array<int, int>>|null $known */
         static $known = null;
-        $known ??= new \WeakMap;
+        $known ??= new \WeakMap();
 
         return $known[$state] ??= LayerDepth::of($state);
     }

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Cathedra\Core\Diagram;
 
 /**
- * What one picture shows, independent of how it is drawn: millimetres of the folded plane, x right, y up, with the frame
+ * What one picture shows, independent of how it is drawn: millimetres of the folded plane, x right, y up, with the
+ * frame
  * that holds it all. Two renderers draw it: SvgRenderer here and FoldPicture.vue in the browser.
  *
  * @phpstan-type Pair array{float, float}
@@ -13,7 +14,8 @@ namespace Cathedra\Core\Diagram;
  * @phpstan-type SceneLine array{kind: 'raw'|'folded'|'crease', from: Pair, to: Pair}
  * @phpstan-type SceneItem array{type: 'face', face: SceneFace}|array{type: 'line', line: SceneLine}
  * @phpstan-type SceneFold array{kind: 'valley'|'mountain'|'cut', from: Pair, to: Pair}
- * @phpstan-type SceneArrow array{kind: 'fold'|'fold-unfold'|'behind'|'push'|'open'|'pull', from: Pair, bend: Pair, to: Pair}
+ * @phpstan-type SceneArrow array{kind: 'fold'|'fold-unfold'|'behind'|'push'|'open'|'pull', from: Pair, bend: Pair,
+ *     to: Pair}
  */
 final readonly class Scene
 {
@@ -42,7 +44,13 @@ final readonly class Scene
             return is_array($value) ? array_map($round, $value) : (is_float($value) ? round($value, 2) + 0.0 : $value);
         };
 
-        return ['frame' => $round($this->frame), 'items' => $round($this->items), 'folds' => $round($this->folds),
-            'arrows' => $round($this->arrows), 'dots' => $round($this->dots), 'signs' => $this->signs];
+        return [
+            'frame' => $round($this->frame),
+            'items' => $round($this->items),
+            'folds' => $round($this->folds),
+            'arrows' => $round($this->arrows),
+            'dots' => $round($this->dots),
+            'signs' => $this->signs,
+        ];
     }
 }

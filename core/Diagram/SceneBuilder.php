@@ -23,7 +23,9 @@ use Cathedra\Core\Sequence\FoldKind;
  */
 final class SceneBuilder
 {
-    /** How far one layer is moved, as a share of the sheet's shorter side: seen at 3 cm width, small against any flap. */
+    /**
+     * How far one layer is moved, as a share of the sheet's shorter side: seen at 3 cm width, small against any flap.
+     */
     private const FAN = 0.004;
 
     /** The whole fan is never wider than this share, however many layers there are. */
@@ -72,8 +74,16 @@ final class SceneBuilder
         $part = self::ofState($step->attached);
         [$l, $b, $w, $h] = $scene->frame;
         [$pl, $pb, $pw, $ph] = $part->frame;
-        $frame = [min($l, $pl), min($b, $pb), max($l + $w, $pl + $pw) - min($l, $pl), max($b + $h, $pb + $ph) - min($b, $pb)];
-        $items = $step->step->attach?->inFront === false ? [...$part->items, ...$scene->items] : [...$scene->items, ...$part->items];
+        $frame = [
+            min($l, $pl),
+            min($b, $pb),
+            max($l + $w, $pl + $pw) - min($l, $pl),
+            max($b + $h, $pb + $ph) - min($b, $pb),
+        ];
+        $items =
+            $step->step->attach?->inFront === false
+                ? [...$part->items, ...$scene->items]
+                : [...$scene->items, ...$part->items];
 
         return new Scene($frame, $items, $scene->folds, $scene->arrows, $scene->dots, $scene->signs);
     }
@@ -100,20 +110,33 @@ final class SceneBuilder
         $box = $step->before->box();
         $centre = $box->centre();
 
-        return array_map(static fn (int $way): array => ['kind' => 'pull', 'from' => [$centre->x + $way * 0.12 * $box->width(), $centre->y],
-            'bend' => [$centre->x + $way * 0.3 * $box->width(), $centre->y + 0.06 * $box->height()], 'to' => [$centre->x + $way * 0.48 * $box->width(), $centre->y]], [-1, 1]);
+        return array_map(
+            static fn (int $way): array => [
+                'kind' => 'pull',
+                'from' => [$centre->x + $way * 0.12 * $box->width(), $centre->y],
+                'bend' => [$centre->x + $way * 0.3 * $box->width(), $centre->y + 0.06 * $box->height()],
+                'to' => [$centre->x + $way * 0.48 * $box->width(), $centre->y],
+            ],
+            [-1, 1],
+        );
     }
 
     /** How small the action must be, as a share of the model, to be shown larger once more. */
     private const SMALL = 0.4;
 
-    /** The same picture as before(), of the place of the action only; null when the action is large enough to be seen. */
+    /**
+     * The same picture as before(), of the place of the action only; null when the action is large enough to be seen.
+     */
     public static function closeUp(FoldedStep $step): ?Scene
     {
         $scene = self::before($step);
-        $marks = [...array_merge(...array_map(static fn (array $f): array => [$f['from'], $f['to']], $scene->folds)), ...$scene->dots];
+        $marks = [
+            ...array_merge(...array_map(static fn (array $f): array => [$f['from'], $f['to']], $scene->folds)),
+            ...$scene->dots,
+        ];
         foreach ($scene->items as $item) {
-            $marks = $item['type'] === 'face' && $item['face']['moving'] ? [...$marks, ...$item['face']['points']] : $marks;
+            $marks =
+                $item['type'] === 'face' && $item['face']['moving'] ? [...$marks, ...$item['face']['points']] : $marks;
         }
         if ($scene->folds === []) {
             return null;
@@ -127,7 +150,14 @@ final class SceneBuilder
         $half = $size * 0.7;
         $centre = $box->centre();
 
-        return new Scene([$centre->x - $half, $centre->y - $half, 2 * $half, 2 * $half], $scene->items, $scene->folds, $scene->arrows, $scene->dots, []);
+        return new Scene(
+            [$centre->x - $half, $centre->y - $half, 2 * $half, 2 * $half],
+            $scene->items,
+            $scene->folds,
+            $scene->arrows,
+            $scene->dots,
+            [],
+        );
     }
 
     /**
@@ -147,10 +177,19 @@ final class SceneBuilder
                 $dots = [...$dots, $arrow['from'], $arrow['to']];
             }
         }
-        $marks = [...array_merge(...array_map(static fn (array $f): array => [$f['from'], $f['to']], $folds)),
-            ...array_merge(...array_map(static fn (array $a): array => [$a['from'], $a['bend'], $a['to']], $arrows))];
+        $marks = [
+            ...array_merge(...array_map(static fn (array $f): array => [$f['from'], $f['to']], $folds)),
+            ...array_merge(...array_map(static fn (array $a): array => [$a['from'], $a['bend'], $a['to']], $arrows)),
+        ];
 
-        return new Scene($this->frame($marks, $signs !== []), [...$this->items(), ...self::tints($actions)], $folds, $arrows, $dots, $signs);
+        return new Scene(
+            $this->frame($marks, $signs !== []),
+            [...$this->items(), ...self::tints($actions)],
+            $folds,
+            $arrows,
+            $dots,
+            $signs,
+        );
     }
 
     /**
@@ -169,13 +208,24 @@ final class SceneBuilder
             $loop = $this->state->pattern->faces[$face];
             $at = fn (int $vertex): array => $this->pair($this->state->corner($face, $vertex)->plus($offsets[$vertex]));
             $side = $this->state->frontUp[$face] ? 'front' : 'back';
-            $items[] = ['type' => 'face', 'face' => ['points' => array_map($at, $loop), 'side' => $side, 'moving' => false, 'depth' => $this->depth[$face]]];
+            $items[] = [
+                'type' => 'face',
+                'face' => [
+                    'points' => array_map($at, $loop),
+                    'side' => $side,
+                    'moving' => false,
+                    'depth' => $this->depth[$face],
+                ],
+            ];
             foreach ($this->state->pattern->around($face) as $edge) {
                 if ($edge->isHidden()) {
                     continue;
                 }
                 $kind = $edge->assignment->isRaw() ? 'raw' : ($edge->assignment->isFolded() ? 'folded' : 'crease');
-                $items[] = ['type' => 'line', 'line' => ['kind' => $kind, 'from' => $at($edge->a), 'to' => $at($edge->b)]];
+                $items[] = [
+                    'type' => 'line',
+                    'line' => ['kind' => $kind, 'from' => $at($edge->a), 'to' => $at($edge->b)],
+                ];
             }
         }
 
@@ -194,10 +244,22 @@ final class SceneBuilder
         foreach ($actions as $action) {
             foreach ($action->moving as $i => $part) {
                 $face = $action->faces[$i];
-                $covered = array_filter($action->faces, static fn (int $other): bool => $other !== $face && $action->state->order->above($other, $face) === true);
+                $covered = array_filter(
+                    $action->faces,
+                    static fn (int $other): bool => $other !== $face &&
+                        $action->state->order->above($other, $face) === true,
+                );
                 if ($covered === []) {
                     $points = array_map(static fn (Point $p): array => [$p->x, $p->y], $part->points);
-                    $items[] = ['type' => 'face', 'face' => ['points' => $points, 'side' => $action->state->frontUp[$face] ? 'front' : 'back', 'moving' => true, 'depth' => 0]];
+                    $items[] = [
+                        'type' => 'face',
+                        'face' => [
+                            'points' => $points,
+                            'side' => $action->state->frontUp[$face] ? 'front' : 'back',
+                            'moving' => true,
+                            'depth' => 0,
+                        ],
+                    ];
                 }
             }
         }
@@ -231,7 +293,7 @@ final class SceneBuilder
         foreach ($marks as [$x, $y]) {
             [$l, $b, $r, $t] = [min($l, $x), min($b, $y), max($r, $x), max($t, $y)];
         }
-        $margin = 0.05 * max($r - $l, $t - $b) + self::FAN_MOST / 2 * $this->state->sheet->diagonal() / 2;
+        $margin = 0.05 * max($r - $l, $t - $b) + ((self::FAN_MOST / 2) * $this->state->sheet->diagonal()) / 2;
 
         $below = $withSigns ? 0.14 * max($r - $l, $t - $b) : 0.0;
 
@@ -245,7 +307,13 @@ final class SceneBuilder
             FoldKind::TurnOver => [$step->step->upright ? 'turn-over' : 'turn-over-level'],
             FoldKind::Rotate => [$step->step->turn < 0 ? 'rotate-clockwise' : 'rotate-counterclockwise'],
             FoldKind::Unfold => ['unfold'],
-            FoldKind::Inflate, FoldKind::OpenOut, FoldKind::Curl, FoldKind::Pinch, FoldKind::Stand, FoldKind::Attach, FoldKind::Cut => [$step->step->kind->value],
+            FoldKind::Inflate,
+            FoldKind::OpenOut,
+            FoldKind::Curl,
+            FoldKind::Pinch,
+            FoldKind::Stand,
+            FoldKind::Attach,
+            FoldKind::Cut => [$step->step->kind->value],
             default => [],
         };
 

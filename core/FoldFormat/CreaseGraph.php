@@ -56,7 +56,14 @@ final class CreaseGraph
     {
         $rim = $this->corners();
         if (count($rim) !== 4) {
-            throw new BadFold(sprintf('The rim of the sheet (edges B) has %d corners, at the vertices %s; a sheet is a rectangle with four.', count($rim), implode(', ', array_slice($rim, 0, 8))));
+            throw new BadFold(
+                sprintf(
+                    'The rim of the sheet (edges B) has %d corners, at the vertices %s; a sheet is a rectangle with '
+                        .'four.',
+                    count($rim),
+                    implode(', ', array_slice($rim, 0, 8)),
+                ),
+            );
         }
         $p = array_map(fn (int $v): Point => $this->file->vertices[$v], $rim);
         $lowest = 0;
@@ -65,8 +72,15 @@ final class CreaseGraph
         }
         $p = [...array_slice($p, $lowest), ...array_slice($p, 0, $lowest)];
         [$u, $v] = [$p[1]->minus($p[0]), $p[3]->minus($p[0])];
-        if (abs($u->unit()->dot($v->unit())) > 1e-6 || $p[0]->plus($u)->plus($v)->distanceTo($p[2]) > 1e-6 * $u->length()) {
-            throw new BadFold('The rim of the sheet is not a rectangle: its corners at the vertices '.implode(', ', $rim).' are not right angles.');
+        if (
+            abs($u->unit()->dot($v->unit())) > 1e-6 ||
+            $p[0]->plus($u)->plus($v)->distanceTo($p[2]) > 1e-6 * $u->length()
+        ) {
+            throw new BadFold(
+                'The rim of the sheet is not a rectangle: its corners at the vertices '.
+                    implode(', ', $rim).
+                    ' are not right angles.',
+            );
         }
         $scale = $this->file->unitMm ?? self::SIDE / min($u->length(), $v->length());
         $turn = Isometry::rotation(-atan2($u->y, $u->x), $p[0]);
@@ -94,7 +108,11 @@ final class CreaseGraph
         }
         foreach ($next as $v => $to) {
             if (count($to) !== 2) {
-                throw new BadFold("Vertex $v: the rim of the sheet (edges B) does not close here; ".count($to).' rim edges meet in it instead of two.');
+                throw new BadFold(
+                    "Vertex $v: the rim of the sheet (edges B) does not close here; ".
+                        count($to).
+                        ' rim edges meet in it instead of two.',
+                );
             }
         }
         $loop = [array_key_first($next)];
@@ -112,7 +130,9 @@ final class CreaseGraph
         $loop = $area < 0 ? array_reverse($loop) : $loop;
         $corners = [];
         foreach ($loop as $i => $v) {
-            $before = $this->file->vertices[$v]->minus($this->file->vertices[$loop[($i + count($loop) - 1) % count($loop)]]);
+            $before = $this->file->vertices[$v]->minus(
+                $this->file->vertices[$loop[($i + count($loop) - 1) % count($loop)]],
+            );
             $after = $this->file->vertices[$loop[($i + 1) % count($loop)]]->minus($this->file->vertices[$v]);
             if ($before->length() < 1e-12 || $after->length() < 1e-12) {
                 throw new BadFold("Vertex $v lies on its neighbour.");
@@ -138,7 +158,12 @@ final class CreaseGraph
                 throw new BadFold("Edge $i lies off the sheet.");
             }
             foreach ($this->at as $v => $r) {
-                if ($v !== $a && $v !== $b && abs($line->distanceTo($r)) < $this->near && $p->distanceTo($r) + $r->distanceTo($q) - $p->distanceTo($q) < $this->near) {
+                if (
+                    $v !== $a &&
+                    $v !== $b &&
+                    abs($line->distanceTo($r)) < $this->near &&
+                    $p->distanceTo($r) + $r->distanceTo($q) - $p->distanceTo($q) < $this->near
+                ) {
                     throw new BadFold("Vertex $v lies inside edge $i; divide the edge there.");
                 }
             }
@@ -166,7 +191,9 @@ final class CreaseGraph
     {
         $faces = $this->walkedFaces();
         if (count($faces) > Restack::MAX_FACES) {
-            throw new BadFold(sprintf('The pattern has %d faces; at most %d are folded.', count($faces), Restack::MAX_FACES));
+            throw new BadFold(
+                sprintf('The pattern has %d faces; at most %d are folded.', count($faces), Restack::MAX_FACES),
+            );
         }
         $faces = $this->numberedAsInFile($faces);
         $of = [];
@@ -179,9 +206,20 @@ final class CreaseGraph
         foreach ($this->file->edges as $i => [$a, $b, $assignment]) {
             $touching = $of[Edge::key($a, $b)] ?? [];
             if (count($touching) !== ($assignment === Assignment::Boundary ? 1 : 2)) {
-                throw new BadFold("Edge $i ".($assignment === Assignment::Boundary ? 'is marked as rim (B) but lies inside the sheet.' : 'is a crease but has not a face on both sides.'));
+                throw new BadFold(
+                    "Edge $i ".
+                        ($assignment === Assignment::Boundary
+                            ? 'is marked as rim (B) but lies inside the sheet.'
+                            : 'is a crease but has not a face on both sides.'),
+                );
             }
-            $edges[Edge::key($a, $b)] = new Edge(min($a, $b), max($a, $b), $touching, $assignment, $assignment === Assignment::Boundary ? null : '1');
+            $edges[Edge::key($a, $b)] = new Edge(
+                min($a, $b),
+                max($a, $b),
+                $touching,
+                $assignment,
+                $assignment === Assignment::Boundary ? null : '1',
+            );
         }
 
         return new Pattern($this->at, $faces, $edges);
@@ -197,7 +235,12 @@ final class CreaseGraph
         }
         foreach ($around as $v => $to) {
             if (count($to) < 2) {
-                throw new BadFold("Vertex $v ".($to === [] ? 'belongs to no edge.' : 'is a loose end: a crease must run on to another crease or to the rim.'));
+                throw new BadFold(
+                    "Vertex $v ".
+                        ($to === []
+                            ? 'belongs to no edge.'
+                            : 'is a loose end: a crease must run on to another crease or to the rim.'),
+                );
             }
             usort($around[$v], fn (int $p, int $q): int => $this->angle($v, $p) <=> $this->angle($v, $q));
         }
@@ -250,7 +293,12 @@ final class CreaseGraph
             $in = $this->at[$v]->minus($this->at[$loop[($i + $n - 1) % $n]]);
             $out = $this->at[$loop[($i + 1) % $n]]->minus($this->at[$v]);
             if ($in->unit()->cross($out->unit()) < -1e-7) {
-                throw new BadFold('The face with the vertices '.implode(', ', $loop)." has a notch at vertex $v, which no fold makes; a crease is missing there (perhaps a flat one, F).");
+                throw new BadFold(
+                    'The face with the vertices '.
+                        implode(', ', $loop).
+                        " has a notch at vertex $v, which no fold makes; a crease is missing there (perhaps a flat "
+                            .'one, F).',
+                );
             }
         }
 
@@ -273,11 +321,17 @@ final class CreaseGraph
         $known = array_flip(array_map($name, $faces));
         $ordered = [];
         foreach ($this->file->faces as $f => $loop) {
-            $at = $known[$name($loop)] ?? throw new BadFold("Face $f is not bounded by edges: no edges run round the vertices ".implode(', ', $loop).'.');
+            $at =
+                $known[$name($loop)] ??
+                throw new BadFold(
+                    "Face $f is not bounded by edges: no edges run round the vertices ".implode(', ', $loop).'.',
+                );
             $ordered[] = $faces[$at];
         }
         if ($ordered !== [] && count($ordered) !== count($faces)) {
-            throw new BadFold(sprintf('"faces_vertices" lists %d faces, but the edges make %d.', count($ordered), count($faces)));
+            throw new BadFold(
+                sprintf('"faces_vertices" lists %d faces, but the edges make %d.', count($ordered), count($faces)),
+            );
         }
 
         return $ordered === [] ? $faces : $ordered;

@@ -23,26 +23,51 @@ final readonly class FoldFile
      * @param  list<list<int>>  $faces  as the file lists them; empty when it does not
      * @param  list<array{int, int, int}>  $orders  faceOrders, where the file has them
      */
-    private function __construct(public string $title, public array $vertices, public array $edges, public array $faces, public array $orders, public ?float $unitMm)
-    {
+    private function __construct(
+        public string $title,
+        public array $vertices,
+        public array $edges,
+        public array $faces,
+        public array $orders,
+        public ?float $unitMm,
+    ) {
     }
 
     /** @throws BadFold naming the key and the place in it */
     public static function read(string $json): self
     {
         if (strlen($json) > self::MAX_BYTES) {
-            throw new BadFold(sprintf('The file has %d kB; at most %d kB are read.', intdiv(strlen($json), 1000), intdiv(self::MAX_BYTES, 1000)));
+            throw new BadFold(
+                sprintf(
+                    'The file has %d kB; at most %d kB are read.',
+                    intdiv(strlen($json), 1000),
+                    intdiv(self::MAX_BYTES, 1000),
+                ),
+            );
         }
         $data = json_decode($json, true, 12);
         if (! is_array($data) || array_is_list($data)) {
-            throw new BadFold('This is not a FOLD document: '.(json_last_error() === JSON_ERROR_NONE ? 'it must be a JSON object' : lcfirst(json_last_error_msg())).'.');
+            throw new BadFold(
+                'This is not a FOLD document: '.
+                    (json_last_error() === JSON_ERROR_NONE
+                        ? 'it must be a JSON object'
+                        : lcfirst(json_last_error_msg())).
+                    '.',
+            );
         }
         $frame = self::frame($data);
         $vertices = self::vertices($frame);
         $edges = self::edges($frame, count($vertices));
         $title = is_string($data['file_title'] ?? null) ? mb_substr($data['file_title'], 0, 80) : 'Crease pattern';
 
-        return new self($title, $vertices, $edges, self::faces($frame, count($vertices)), self::orders($frame), self::unit($frame));
+        return new self(
+            $title,
+            $vertices,
+            $edges,
+            self::faces($frame, count($vertices)),
+            self::orders($frame),
+            self::unit($frame),
+        );
     }
 
     /**
@@ -68,10 +93,15 @@ final readonly class FoldFile
                 return ['vertices_coords' => $frame['cathedra:vertices_sheet']] + $frame;
             }
             if (in_array('foldedForm', $classes, true)) {
-                throw new BadFold('This frame is a folded form without the flat sheet. Give a crease pattern, or the key "cathedra:vertices_sheet" with the vertices on the flat sheet.');
+                throw new BadFold(
+                    'This frame is a folded form without the flat sheet. Give a crease pattern, or the key '
+                        .'"cathedra:vertices_sheet" with the vertices on the flat sheet.',
+                );
             }
             $last = $frames[count($frames) - 1];
-            $sameFaces = isset($last['faceOrders'], $last['faces_vertices'], $frame['faces_vertices']) && $last['faces_vertices'] === $frame['faces_vertices'];
+            $sameFaces =
+                isset($last['faceOrders'], $last['faces_vertices'], $frame['faces_vertices']) &&
+                $last['faces_vertices'] === $frame['faces_vertices'];
 
             return $sameFaces ? $frame + ['faceOrders' => $last['faceOrders']] : $frame;
         }
@@ -90,7 +120,8 @@ final readonly class FoldFile
                 throw new BadFold("Vertex $i: coordinates must be two numbers (or three, the last being 0).");
             }
             foreach (array_values($at) as $k => $value) {
-                if (! is_int($value) && ! is_float($value) || ! is_finite((float) $value) || abs((float) $value) > 1e6) {
+                $number = is_int($value) || is_float($value) ? (float) $value : NAN;
+                if (! is_finite($number) || abs($number) > 1e6) {
                     throw new BadFold("Vertex $i: a coordinate is not a number of reasonable size.");
                 }
                 if ($k === 2 && abs((float) $value) > 1e-9) {
@@ -101,7 +132,13 @@ final readonly class FoldFile
             $vertices[] = new Point((float) $x, (float) $y);
         }
         if (count($vertices) > self::MAX_EDGES) {
-            throw new BadFold(sprintf('The pattern has %d vertices; patterns of up to %d faces are folded.', count($vertices), Restack::MAX_FACES));
+            throw new BadFold(
+                sprintf(
+                    'The pattern has %d vertices; patterns of up to %d faces are folded.',
+                    count($vertices),
+                    Restack::MAX_FACES,
+                ),
+            );
         }
 
         return $vertices;
@@ -116,10 +153,22 @@ final readonly class FoldFile
         $pairs = self::listOf($frame, 'edges_vertices');
         $letters = self::listOf($frame, 'edges_assignment');
         if (count($pairs) > self::MAX_EDGES) {
-            throw new BadFold(sprintf('The pattern has %d edges; patterns of up to %d faces are folded.', count($pairs), Restack::MAX_FACES));
+            throw new BadFold(
+                sprintf(
+                    'The pattern has %d edges; patterns of up to %d faces are folded.',
+                    count($pairs),
+                    Restack::MAX_FACES,
+                ),
+            );
         }
         if (count($letters) !== count($pairs)) {
-            throw new BadFold(sprintf('"edges_assignment" has %d entries for %d edges; every edge needs one letter.', count($letters), count($pairs)));
+            throw new BadFold(
+                sprintf(
+                    '"edges_assignment" has %d entries for %d edges; every edge needs one letter.',
+                    count($letters),
+                    count($pairs),
+                ),
+            );
         }
         $edges = [];
         foreach ($pairs as $i => $pair) {
@@ -134,9 +183,15 @@ final readonly class FoldFile
         $assignment = is_string($letter) ? Assignment::tryFrom(strtoupper($letter)) : null;
 
         return match (true) {
-            $letter === 'U' => throw new BadFold("Edge $edge is unassigned (U). Say mountain (M), valley (V) or flat (F)."),
-            $assignment === null => throw new BadFold("Edge $edge: the assignment must be one of the letters B, M, V, F."),
-            $assignment === Assignment::Cut => throw new BadFold("Edge $edge is a cut (C); patterns with cuts are written, but not read."),
+            $letter === 'U' => throw new BadFold(
+                "Edge $edge is unassigned (U). Say mountain (M), valley (V) or flat (F).",
+            ),
+            $assignment === null => throw new BadFold(
+                "Edge $edge: the assignment must be one of the letters B, M, V, F.",
+            ),
+            $assignment === Assignment::Cut => throw new BadFold(
+                "Edge $edge is a cut (C); patterns with cuts are written, but not read.",
+            ),
             default => $assignment,
         };
     }
@@ -150,7 +205,13 @@ final readonly class FoldFile
         $faces = [];
         foreach (isset($frame['faces_vertices']) ? self::listOf($frame, 'faces_vertices') : [] as $i => $loop) {
             if ($i >= Restack::MAX_FACES) {
-                throw new BadFold(sprintf('The pattern has %d faces; at most %d are folded.', count($frame['faces_vertices']), Restack::MAX_FACES));
+                throw new BadFold(
+                    sprintf(
+                        'The pattern has %d faces; at most %d are folded.',
+                        count($frame['faces_vertices']),
+                        Restack::MAX_FACES,
+                    ),
+                );
             }
             $faces[] = self::indices($loop, "Face $i", $vertices, null);
         }
@@ -161,12 +222,22 @@ final readonly class FoldFile
     /** @return ($count is 2 ? array{int, int} : list<int>) */
     private static function indices(mixed $list, string $what, int $limit, ?int $count): array
     {
-        if (! is_array($list) || ! array_is_list($list) || ($count !== null ? count($list) !== $count : count($list) < 3)) {
+        if (
+            ! is_array($list) ||
+            ! array_is_list($list) ||
+            ($count !== null ? count($list) !== $count : count($list) < 3)
+        ) {
             throw new BadFold("$what must be a list of ".($count ?? 'at least 3').' vertex numbers.');
         }
         foreach ($list as $v) {
             if (! is_int($v) || $v < 0 || $v >= $limit) {
-                throw new BadFold("$what names the vertex ".(is_scalar($v) ? var_export($v, true) : '?').', but vertices are numbered 0 to '.($limit - 1).'.');
+                throw new BadFold(
+                    "$what names the vertex ".
+                        (is_scalar($v) ? var_export($v, true) : '?').
+                        ', but vertices are numbered 0 to '.
+                        ($limit - 1).
+                        '.',
+                );
             }
         }
         if (count(array_unique($list)) !== count($list)) {
@@ -184,7 +255,12 @@ final readonly class FoldFile
     {
         $orders = [];
         foreach (is_array($frame['faceOrders'] ?? null) ? $frame['faceOrders'] : [] as $order) {
-            if (is_array($order) && count($order) === 3 && array_filter($order, is_int(...)) === $order && array_is_list($order)) {
+            if (
+                is_array($order) &&
+                count($order) === 3 &&
+                array_filter($order, is_int(...)) === $order &&
+                array_is_list($order)
+            ) {
                 $orders[] = [$order[0], $order[1], $order[2]];
             }
         }
@@ -195,7 +271,9 @@ final readonly class FoldFile
     /** @param  array<array-key, mixed>  $frame */
     private static function unit(array $frame): ?float
     {
-        return ['mm' => 1.0, 'cm' => 10.0, 'in' => 25.4, 'm' => 1000.0][is_string($frame['frame_unit'] ?? null) ? $frame['frame_unit'] : ''] ?? null;
+        return ['mm' => 1.0, 'cm' => 10.0, 'in' => 25.4, 'm' => 1000.0][
+            is_string($frame['frame_unit'] ?? null) ? $frame['frame_unit'] : ''
+        ] ?? null;
     }
 
     /**
@@ -206,6 +284,8 @@ final readonly class FoldFile
     {
         $list = $frame[$key] ?? null;
 
-        return is_array($list) && array_is_list($list) ? $list : throw new BadFold("\"$key\" is missing or is not a list.");
+        return is_array($list) && array_is_list($list)
+            ? $list
+            : throw new BadFold("\"$key\" is missing or is not a list.");
     }
 }

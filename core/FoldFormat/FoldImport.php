@@ -21,9 +21,11 @@ final readonly class FoldImport
     }
 
     /**
-     * @param  string  $json  the document; lengths in its "frame_unit", or scaled to a shorter side of 150 mm without one
+     * @param  string  $json  the document; lengths in its "frame_unit", or scaled to a shorter side of 150 mm without
+     *     one
      *
-     * @throws BadFold when the file is no usable pattern, or paper could not be folded like this; names vertex, edge or face
+     * @throws BadFold when the file is no usable pattern, or paper could not be folded like this; names vertex, edge or
+     *     face
      */
     public static function fold(string $json): self
     {
@@ -33,13 +35,20 @@ final readonly class FoldImport
             $wish = self::wish($file);
             $state = Refold::apply(FoldedState::flat($sheet, Side::Front), $pattern, 0, Isometry::identity(), $wish);
         } catch (CannotFold $e) {
-            throw new BadFold($e->getMessage().(isset($sheet, $pattern) ? self::faces($sheet, $pattern, $e->place) : ''), 0, $e);
+            throw new BadFold(
+                $e->getMessage().(isset($sheet, $pattern) ? self::faces($sheet, $pattern, $e->place) : ''),
+                0,
+                $e,
+            );
         }
 
         return new self($file->title, FoldedState::flat($sheet, Side::Front), $state);
     }
 
-    /** @return callable(int, int): ?bool as the file orders its faces, where it does: "s is 1 when the first lies on the side to which the second's front looks" */
+    /**
+     * @return callable(int, int): ?bool as the file orders its faces, where it does: "s is 1 when the first lies on the
+     *     side to which the second's front looks"
+     */
     private static function wish(FoldFile $file): callable
     {
         $order = [];
@@ -116,6 +125,11 @@ final readonly class FoldImport
             }
         }
 
-        return $names === [] ? '' : ' Faces at this place: '.implode('; ', array_slice($names, 0, 6)).(count($names) > 6 ? ' and others' : '').'.';
+        return $names === []
+            ? ''
+            : ' Faces at this place: '.
+                    implode('; ', array_slice($names, 0, 6)).
+                    (count($names) > 6 ? ' and others' : '').
+                    '.';
     }
 }

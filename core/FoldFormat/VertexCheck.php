@@ -46,9 +46,18 @@ final readonly class VertexCheck
         if ($n % 2 === 1) {
             throw new BadFold("Vertex $v: $n creases meet here; only an even number can lie flat.");
         }
-        $mountains = count(array_filter($round, static fn (array $c): bool => $c[0]->assignment === Assignment::Mountain));
+        $mountains = count(
+            array_filter($round, static fn (array $c): bool => $c[0]->assignment === Assignment::Mountain),
+        );
         if (abs(2 * $mountains - $n) !== 2) {
-            throw new BadFold(sprintf('Vertex %d: %d mountains and %d valleys meet here; to lie flat they must differ by two.', $v, $mountains, $n - $mountains));
+            throw new BadFold(
+                sprintf(
+                    'Vertex %d: %d mountains and %d valleys meet here; to lie flat they must differ by two.',
+                    $v,
+                    $mountains,
+                    $n - $mountains,
+                ),
+            );
         }
         $angles = array_map(static fn (array $c): float => atan2($c[1]->y, $c[1]->x), $round);
         sort($angles);
@@ -58,7 +67,9 @@ final readonly class VertexCheck
             $sum += $i % 2 === 0 ? rad2deg($next - $angle) : 0.0;
         }
         if (abs($sum - 180) > self::ANGLE) {
-            throw new BadFold(sprintf('Vertex %d: every other angle adds up to %.2f degrees; to lie flat it must be 180.', $v, $sum));
+            throw new BadFold(
+                sprintf('Vertex %d: every other angle adds up to %.2f degrees; to lie flat it must be 180.', $v, $sum),
+            );
         }
     }
 }

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Cathedra\Core\Folding;
 
 /**
- * Elimination over GF(2), in two layers: conditions with one or two unknowns join them into classes of equal or opposite
+ * Elimination over GF(2), in two layers: conditions with one or two unknowns join them into classes of equal or
+ * opposite
  * bits (union-find with parity; the class of GROUND is the constant 0), the longer ones become reduced rows over the
  * classes. Rows that shrink to one or two unknowns join classes again, until nothing changes.
  */
@@ -33,7 +34,7 @@ final class BitClasses
      */
     public static function from(array $conditions): self
     {
-        $self = new self;
+        $self = new self();
         usort($conditions, static fn (Condition $a, Condition $b): int => count($a->pairs) <=> count($b->pairs));
         foreach ($conditions as $condition) {
             $self->add($condition);
@@ -57,7 +58,12 @@ final class BitClasses
     /** @return list<array{unknowns: list<int>, sum: int}> the rows left with three or more classes */
     public function rows(): array
     {
-        return array_values(array_map(static fn (array $row): array => ['unknowns' => array_keys($row['unknowns']), 'sum' => $row['sum']], $this->pivots));
+        return array_values(
+            array_map(
+                static fn (array $row): array => ['unknowns' => array_keys($row['unknowns']), 'sum' => $row['sum']],
+                $this->pivots,
+            ),
+        );
     }
 
     private function add(Condition $condition): void

@@ -7,7 +7,9 @@ namespace Cathedra\Core\Folding;
 use Cathedra\Core\CathedraException;
 use Cathedra\Core\Geometry\Point;
 
-/** A fold that paper cannot do. Says what stands in the way and, where there is one, the place in the folded plane (mm). */
+/**
+ * A fold that paper cannot do. Says what stands in the way and, where there is one, the place in the folded plane (mm).
+ */
 final class CannotFold extends CathedraException
 {
     private function __construct(string $message, public readonly ?Point $place = null)
@@ -22,17 +24,25 @@ final class CannotFold extends CathedraException
 
     public static function nothingBeyond(): self
     {
-        return new self('The crease does not cross the paper, so nothing would be folded. Choose points further inside the paper.');
+        return new self(
+            'The crease does not cross the paper, so nothing would be folded. Choose points further inside the paper.',
+        );
     }
 
     public static function joined(Point $place): self
     {
-        return new self('These layers are joined along a fold, so only both can move; moving one would tear the paper.', $place);
+        return new self(
+            'These layers are joined along a fold, so only both can move; moving one would tear the paper.',
+            $place,
+        );
     }
 
     public static function covered(Point $place): self
     {
-        return new self('Other layers lie over the part that should move. Choose the outermost layers, or all of them.', $place);
+        return new self(
+            'Other layers lie over the part that should move. Choose the outermost layers, or all of them.',
+            $place,
+        );
     }
 
     public static function collides(string $what, Point $place): self

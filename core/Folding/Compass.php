@@ -21,7 +21,10 @@ final readonly class Compass
     {
         $found = $this->furthest($direction);
         if (count($found) > 1) {
-            throw CannotFold::because("Two corners lie equally far to the {$direction->value}; name one of the corners beside it.", $this->outline->corners[$found[0]]);
+            throw CannotFold::because(
+                "Two corners lie equally far to the {$direction->value}; name one of the corners beside it.",
+                $this->outline->corners[$found[0]],
+            );
         }
 
         return $this->outline->corners[$found[0]];
@@ -36,9 +39,11 @@ final readonly class Compass
     {
         $found = $this->facing($direction);
         if (count($found) !== 1) {
-            throw CannotFold::because($found === []
-                ? "No edge faces the {$direction->value}."
-                : "Two edges face the {$direction->value} equally; say which of them.");
+            throw CannotFold::because(
+                $found === []
+                    ? "No edge faces the {$direction->value}."
+                    : "Two edges face the {$direction->value} equally; say which of them.",
+            );
         }
 
         return $this->outline->sides()[$found[0]];

@@ -27,8 +27,11 @@ final class Conditions
     private array $creases = [];
 
     /** @param  list<Polygon>  $polygons faces in the folded plane */
-    private function __construct(private readonly array $polygons, private readonly Overlaps $overlaps, private readonly Tolerance $tolerance)
-    {
+    private function __construct(
+        private readonly array $polygons,
+        private readonly Overlaps $overlaps,
+        private readonly Tolerance $tolerance,
+    ) {
         $this->n = count($polygons);
     }
 
@@ -39,8 +42,15 @@ final class Conditions
      * @param  array<string, true>  $open  edges (Edge::key) that may bend either way
      * @return list<Condition>
      */
-    public static function of(Pattern $pattern, array $polygons, callable $corner, array $frontUp, Overlaps $overlaps, Tolerance $tolerance, array $open = []): array
-    {
+    public static function of(
+        Pattern $pattern,
+        array $polygons,
+        callable $corner,
+        array $frontUp,
+        Overlaps $overlaps,
+        Tolerance $tolerance,
+        array $open = [],
+    ): array {
         $self = new self($polygons, $overlaps, $tolerance);
         foreach ($pattern->creases() as $edge) {
             $p = $corner($edge->faces[0], $edge->a);
@@ -77,12 +87,23 @@ final class Conditions
         foreach ($this->creases as ['edge' => $edge, 'p' => $p, 'q' => $q, 'box' => $box]) {
             [$f, $g] = $edge->faces;
             foreach ($this->polygons as $h => $polygon) {
-                if ($h === $f || $h === $g || ! $this->overlaps->has($h, $f) || ! $this->overlaps->has($h, $g) || ! $boxes[$h]->overlaps($box, -$this->tolerance->length)) {
+                if (
+                    $h === $f ||
+                    $h === $g ||
+                    ! $this->overlaps->has($h, $f) ||
+                    ! $this->overlaps->has($h, $g) ||
+                    ! $boxes[$h]->overlaps($box, -$this->tolerance->length)
+                ) {
                     continue;
                 }
                 $span = $polygon->spanInside($p, $q, $this->tolerance->length * 10);
                 if ($span !== null && ($span[1] - $span[0]) * $p->distanceTo($q) > $this->tolerance->length * 10) {
-                    $this->add([[$h, $f], [$h, $g]], 0, 'a layer would lie between the two sides of a crease', $p->toward($q, ($span[0] + $span[1]) / 2));
+                    $this->add(
+                        [[$h, $f], [$h, $g]],
+                        0,
+                        'a layer would lie between the two sides of a crease',
+                        $p->toward($q, ($span[0] + $span[1]) / 2),
+                    );
                 }
             }
         }
@@ -97,7 +118,12 @@ final class Conditions
                 if ($this->creases[$s]['box']->overlaps($this->creases[$t]['box'], -$this->tolerance->length)) {
                     $place = $this->commonStretch($this->creases[$s], $this->creases[$t]);
                     if ($place !== null) {
-                        $this->stacked($this->creases[$s]['edge'], $this->creases[$t]['edge'], $place, $this->creases[$s]);
+                        $this->stacked(
+                            $this->creases[$s]['edge'],
+                            $this->creases[$t]['edge'],
+                            $place,
+                            $this->creases[$s],
+                        );
                     }
                 }
             }
@@ -112,7 +138,11 @@ final class Conditions
     private function commonStretch(array $s, array $t): ?Point
     {
         $line = Line::through($s['p'], $s['q']);
-        if ($line === null || abs($line->distanceTo($t['p'])) > 4 * $this->tolerance->length || abs($line->distanceTo($t['q'])) > 4 * $this->tolerance->length) {
+        if (
+            $line === null ||
+            abs($line->distanceTo($t['p'])) > 4 * $this->tolerance->length ||
+            abs($line->distanceTo($t['q'])) > 4 * $this->tolerance->length
+        ) {
             return null;
         }
         $along = $s['q']->minus($s['p'])->unit();

@@ -132,8 +132,13 @@ final readonly class CutPattern
      * @param  list<int>  $former  for each face its number in $pattern
      * @param  array<string, true>  $isCut
      */
-    private static function rebuilt(Pattern $pattern, array $vertices, array $faces, array $former, array $isCut): Pattern
-    {
+    private static function rebuilt(
+        Pattern $pattern,
+        array $vertices,
+        array $faces,
+        array $former,
+        array $isCut,
+    ): Pattern {
         $edges = [];
         foreach ($faces as $face => $loop) {
             $old = $pattern->faces[$former[$face]];
@@ -142,11 +147,23 @@ final readonly class CutPattern
                 $was = $pattern->edges[Edge::key($old[$i], $old[$next])];
                 $key = Edge::key($v, $loop[$next]);
                 if (isset($edges[$key])) {
-                    $edges[$key] = new Edge($edges[$key]->a, $edges[$key]->b, [...$edges[$key]->faces, $face], $was->assignment, $was->origin);
+                    $edges[$key] = new Edge(
+                        $edges[$key]->a,
+                        $edges[$key]->b,
+                        [...$edges[$key]->faces, $face],
+                        $was->assignment,
+                        $was->origin,
+                    );
 
                     continue;
                 }
-                $edges[$key] = new Edge(min($v, $loop[$next]), max($v, $loop[$next]), [$face], isset($isCut[Edge::key($was->a, $was->b)]) ? Assignment::Cut : $was->assignment, $was->origin);
+                $edges[$key] = new Edge(
+                    min($v, $loop[$next]),
+                    max($v, $loop[$next]),
+                    [$face],
+                    isset($isCut[Edge::key($was->a, $was->b)]) ? Assignment::Cut : $was->assignment,
+                    $was->origin,
+                );
             }
         }
         foreach ($edges as $key => $edge) {

@@ -8,7 +8,10 @@ use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
 
-/** Scissors: cuts the chosen layers along segments of the folded plane, and takes away what was cut off, if that is meant. */
+/**
+ * Scissors: cuts the chosen layers along segments of the folded plane, and takes away what was cut off, if that is
+ * meant.
+ */
 final class Cutting
 {
     private PatternBuilder $builder;
@@ -33,10 +36,16 @@ final class Cutting
      * @param  int|null  $layers  how many layers from the top; null: all
      * @param  Point|null  $remove  a place of the folded plane on the piece that comes away; null: nothing does
      *
-     * @throws CannotFold when there is nothing to cut, the sheet would fall apart, or the piece to be removed still hangs on
+     * @throws CannotFold when there is nothing to cut, the sheet would fall apart, or the piece to be removed still
+     *     hangs on
      */
-    public static function apply(FoldedState $state, array $cuts, ?int $layers, ?Point $remove, string $origin): FoldedState
-    {
+    public static function apply(
+        FoldedState $state,
+        array $cuts,
+        ?int $layers,
+        ?Point $remove,
+        string $origin,
+    ): FoldedState {
         return (new self($state, $origin))->run($cuts, $layers, $remove);
     }
 
@@ -54,7 +63,10 @@ final class Cutting
         $pieces = CutPattern::pieces($pattern);
         if ($remove === null) {
             if (count($pieces) > 1) {
-                throw CannotFold::because('This cut would part the sheet in two. Say which piece comes away (remove: POINT).', $cuts[0][0]);
+                throw CannotFold::because(
+                    'This cut would part the sheet in two. Say which piece comes away (remove: POINT).',
+                    $cuts[0][0],
+                );
             }
 
             return $this->assembled($pattern, array_keys($pattern->faces));
@@ -82,7 +94,11 @@ final class Cutting
                 $this->parent[$new] = $this->parent[$face];
             }
             $this->layers[$this->parent[$face]] = true;
-            $cut += $this->builder->marked($face, [$place->inverse()->of($a), $place->inverse()->of($b)], $this->origin);
+            $cut += $this->builder->marked(
+                $face,
+                [$place->inverse()->of($a), $place->inverse()->of($b)],
+                $this->origin,
+            );
         }
         foreach (array_keys($cut) as $key) {
             if ($this->builder->isRaw($key)) {
@@ -94,7 +110,9 @@ final class Cutting
         return $cut;
     }
 
-    /** A place just beside the cut where it runs through the face or along one of its sides; null when it does neither. */
+    /**
+     * A place just beside the cut where it runs through the face or along one of its sides; null when it does neither.
+     */
     private function middleOfCut(Polygon $polygon, Point $a, Point $b, float $margin): ?Point
     {
         $length = $a->distanceTo($b);
@@ -121,14 +139,25 @@ final class Cutting
         foreach ($pieces as $piece) {
             foreach ($piece as $face) {
                 $parent = $this->parent[$face];
-                if (isset($this->layers[$parent]) && $pattern->polygon($face)->placed($this->state->placements[$parent])->contains($remove, -10 * $this->state->tolerance->length)) {
+                if (
+                    isset($this->layers[$parent]) &&
+                    $pattern
+                        ->polygon($face)
+                        ->placed($this->state->placements[$parent])
+                        ->contains($remove, -10 * $this->state->tolerance->length)
+                ) {
                     $gone = [...$gone, ...$piece];
                     break;
                 }
             }
         }
         if ($gone === [] || count($gone) === $pattern->faceCount()) {
-            throw CannotFold::because($gone === [] ? 'There is no cut layer at the piece to be removed.' : 'The piece to be removed still hangs on the rest; the cut must run from edge to edge.', $remove);
+            throw CannotFold::because(
+                $gone === []
+                    ? 'There is no cut layer at the piece to be removed.'
+                    : 'The piece to be removed still hangs on the rest; the cut must run from edge to edge.',
+                $remove,
+            );
         }
 
         return $gone;
@@ -147,6 +176,12 @@ final class Cutting
             throw CannotFold::because('What is left of the sheet would fall into pieces.');
         }
 
-        return SimpleFold::inherit($this->state, $left, array_map(fn (int $p) => $this->state->placements[$p], $parents), $parents, $removed);
+        return SimpleFold::inherit(
+            $this->state,
+            $left,
+            array_map(fn (int $p) => $this->state->placements[$p], $parents),
+            $parents,
+            $removed,
+        );
     }
 }

@@ -30,7 +30,9 @@ final readonly class Edge
 
     public function assigned(Assignment $assignment): self
     {
-        return $assignment === $this->assignment ? $this : new self($this->a, $this->b, $this->faces, $assignment, $this->origin);
+        return $assignment === $this->assignment
+            ? $this
+            : new self($this->a, $this->b, $this->faces, $assignment, $this->origin);
     }
 
     public function madeBy(string $origin): self

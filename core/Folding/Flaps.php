@@ -61,23 +61,37 @@ final class Flaps
      */
     public function outermost(int $number, bool $fromTop, ?Point $grip, bool $laden = false): array
     {
-        $reaching = array_values(array_filter($this->flaps, fn (Flap $flap): bool => $grip === null || $this->reaches($flap, $grip)));
+        $reaching = array_values(
+            array_filter($this->flaps, fn (Flap $flap): bool => $grip === null || $this->reaches($flap, $grip)),
+        );
         if (count($reaching) < $number) {
-            throw CannotFold::because(count($reaching) === 1
-                ? "Here the layers hang together as one, so there are not $number to choose from. Say layers: all."
-                : sprintf('Only %d separate layers reach this place, not %d.', count($reaching), $number), $grip);
+            throw CannotFold::because(
+                count($reaching) === 1
+                    ? "Here the layers hang together as one, so there are not $number to choose from. Say layers: all."
+                    : sprintf('Only %d separate layers reach this place, not %d.', count($reaching), $number),
+                $grip,
+            );
         }
         $sorted = $this->sorted($reaching, $fromTop);
         $chosen = array_slice($sorted, 0, $number);
         foreach (array_slice($sorted, $number) as $left) {
             if (! $this->liesUnderAny($left, $chosen, $fromTop)) {
-                throw CannotFold::because('Two flaps lie side by side here and either could be meant; name a point that only one of them covers, or take one more.', $grip);
+                throw CannotFold::because(
+                    'Two flaps lie side by side here and either could be meant; name a point that only one of them '
+                        .'covers, or take one more.',
+                    $grip,
+                );
             }
         }
 
-        $load = array_filter($this->flaps, fn (Flap $f): bool => $laden && ! in_array($f, $chosen, true) && $this->liesOverAny($f, $chosen, $fromTop));
+        $load = array_filter(
+            $this->flaps,
+            fn (Flap $f): bool => $laden && ! in_array($f, $chosen, true) && $this->liesOverAny($f, $chosen, $fromTop),
+        );
 
-        return array_merge(...array_map(static fn (Flap $flap): array => $flap->faces, [...$chosen, ...array_values($load)]));
+        return array_merge(
+            ...array_map(static fn (Flap $flap): array => $flap->faces, [...$chosen, ...array_values($load)]),
+        );
     }
 
     /**
@@ -91,13 +105,19 @@ final class Flaps
     {
         foreach ($this->flaps as $flap) {
             foreach ($flap->faces as $face) {
-                if ($this->state->pattern->polygon($face)->contains($onSheet, -10 * $this->state->tolerance->length)
-                    && $this->line->distanceTo($this->state->placements[$face]->of($onSheet)) > $this->state->tolerance->length) {
+                if (
+                    $this->state->pattern->polygon($face)->contains($onSheet, -10 * $this->state->tolerance->length) &&
+                    $this->line->distanceTo($this->state->placements[$face]->of($onSheet)) >
+                        $this->state->tolerance->length
+                ) {
                     return $flap->faces;
                 }
             }
         }
-        throw CannotFold::because('The point that names the flap does not lie beyond the crease.', $this->state->positionOf($onSheet));
+        throw CannotFold::because(
+            'The point that names the flap does not lie beyond the crease.',
+            $this->state->positionOf($onSheet),
+        );
     }
 
     /** The part of a face beyond the line. */
@@ -135,8 +155,10 @@ final class Flaps
         $next = [];
         foreach ($this->state->pattern->creases() as $edge) {
             [$p, $q] = $this->state->ends($edge);
-            if (max($this->line->distanceTo($p), $this->line->distanceTo($q)) > $this->state->tolerance->length
-                && isset($this->parts[$edge->faces[0]], $this->parts[$edge->faces[1]])) {
+            if (
+                max($this->line->distanceTo($p), $this->line->distanceTo($q)) > $this->state->tolerance->length &&
+                isset($this->parts[$edge->faces[0]], $this->parts[$edge->faces[1]])
+            ) {
                 $next[$edge->faces[0]][] = $edge->faces[1];
                 $next[$edge->faces[1]][] = $edge->faces[0];
             }
@@ -200,13 +222,21 @@ final class Flaps
     /** @param  list<Flap>  $others */
     private function liesUnderAny(Flap $flap, array $others, bool $fromTop): bool
     {
-        return $this->meets($flap, $others, fn (int $mine, int $other): bool => $this->state->order->above($other, $mine) === $fromTop);
+        return $this->meets(
+            $flap,
+            $others,
+            fn (int $mine, int $other): bool => $this->state->order->above($other, $mine) === $fromTop,
+        );
     }
 
     /** @param  list<Flap>  $others */
     private function liesOverAny(Flap $flap, array $others, bool $fromTop): bool
     {
-        return $this->meets($flap, $others, fn (int $mine, int $other): bool => $this->state->order->above($mine, $other) === $fromTop);
+        return $this->meets(
+            $flap,
+            $others,
+            fn (int $mine, int $other): bool => $this->state->order->above($mine, $other) === $fromTop,
+        );
     }
 
     /**
@@ -218,7 +248,10 @@ final class Flaps
         foreach ($others as $other) {
             foreach ($other === $flap ? [] : $flap->faces as $f) {
                 foreach ($other->faces as $g) {
-                    if ($so($f, $g) && $this->parts[$f]->intersection($this->parts[$g])->area() > $this->state->tolerance->area) {
+                    if (
+                        $so($f, $g) &&
+                        $this->parts[$f]->intersection($this->parts[$g])->area() > $this->state->tolerance->area
+                    ) {
                         return true;
                     }
                 }

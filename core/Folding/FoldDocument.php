@@ -7,7 +7,8 @@ namespace Cathedra\Core\Folding;
 use Cathedra\Core\Geometry\Point;
 
 /**
- * Writes folded states as a FOLD document (the openly specified JSON format for folded sheets, version 1.2): key frame the
+ * Writes folded states as a FOLD document (the openly specified JSON format for folded sheets, version 1.2): key frame
+ * the
  * flat sheet with the final creases, one self-contained frame per step with the keys 3-folding.md of the design lists.
  */
 final readonly class FoldDocument
@@ -16,7 +17,8 @@ final readonly class FoldDocument
     private const DECIMALS = 9;
 
     /**
-     * @param  list<array{state: FoldedState, fold: string, text: string, form3d?: bool, part?: string|null}>  $steps  in their order; part: the second piece a step belongs to
+     * @param  list<array{state: FoldedState, fold: string, text: string, form3d?: bool, part?: string|null}>  $steps in
+     *     their order; part: the second piece a step belongs to
      * @return array<string, mixed>
      */
     public static function of(string $title, FoldedState $start, array $steps): array
@@ -26,10 +28,13 @@ final readonly class FoldDocument
         $frames = [];
         foreach ($steps as $i => $step) {
             $part = $step['part'] ?? null;
-            $part === null ? $last = $step['state'] : $parts[$part] = $step['state'];
-            $frames[] = self::frame($step['state'])
-                + ['cathedra:step' => ['number' => $i + 1, 'fold' => $step['fold'], 'text' => $step['text']] + ($part === null ? [] : ['part' => $part])]
-                + (($step['form3d'] ?? false) ? ['cathedra:form3d' => true] : []);
+            $part === null ? ($last = $step['state']) : ($parts[$part] = $step['state']);
+            $frames[] =
+                self::frame($step['state']) + [
+                    'cathedra:step' => ['number' => $i + 1, 'fold' => $step['fold'], 'text' => $step['text']] +
+                        ($part === null ? [] : ['part' => $part]),
+                ] +
+                ($step['form3d'] ?? false ? ['cathedra:form3d' => true] : []);
         }
 
         return [
@@ -37,7 +42,7 @@ final readonly class FoldDocument
             'file_creator' => 'Cathedra',
             'file_title' => $title,
             ...self::flatSheet($last),
-            ...($parts === [] ? [] : ['cathedra:parts' => array_map(self::flatSheet(...), $parts)]),
+            ...$parts === [] ? [] : ['cathedra:parts' => array_map(self::flatSheet(...), $parts)],
             'file_frames' => $frames,
         ];
     }
@@ -87,7 +92,10 @@ final readonly class FoldDocument
         return $state->removedArea > 0 ? $frame + ['cathedra:removed_area_mm2' => $state->removedArea] : $frame;
     }
 
-    /** @return array{faces_vertices: list<list<int>>, edges_vertices: list<array{int, int}>, edges_assignment: list<string>, edges_faces: list<array{int, int|null}>} */
+    /**
+     * @return array{faces_vertices: list<list<int>>, edges_vertices: list<array{int, int}>,
+     *     edges_assignment: list<string>, edges_faces: list<array{int, int|null}>}
+     */
     private static function topology(FoldedState $state): array
     {
         $edges = array_values($state->pattern->edges);

@@ -41,7 +41,10 @@ final readonly class FoldedState
     ) {
         $this->tolerance = $sheet->tolerance();
         $this->frontUp = array_map(static fn (Isometry $p): bool => $p->keepsOrientation(), $placements);
-        $this->polygons = array_map(static fn (int $f): Polygon => $pattern->polygon($f)->placed($placements[$f]), array_keys($pattern->faces));
+        $this->polygons = array_map(
+            static fn (int $f): Polygon => $pattern->polygon($f)->placed($placements[$f]),
+            array_keys($pattern->faces),
+        );
         $this->overlaps = $overlaps ?? Overlaps::among($this->polygons, $this->tolerance);
     }
 
@@ -58,8 +61,14 @@ final readonly class FoldedState
      *
      * @throws CannotFold when paper could not lie like this
      */
-    public static function assembled(Sheet $sheet, Pattern $pattern, array $placements, LayerOrder $order, float $removedArea = 0.0, ?Overlaps $overlaps = null): self
-    {
+    public static function assembled(
+        Sheet $sheet,
+        Pattern $pattern,
+        array $placements,
+        LayerOrder $order,
+        float $removedArea = 0.0,
+        ?Overlaps $overlaps = null,
+    ): self {
         $state = new self($sheet, $pattern, $placements, $order, $removedArea, $overlaps);
         Invariants::check($state);
 
@@ -105,7 +114,10 @@ final readonly class FoldedState
         return $face === null ? null : $this->placements[$face]->of($onSheet);
     }
 
-    /** Turned over about an upright (or level) axis through the middle of what is seen. Valid because the paper is the same. */
+    /**
+     * Turned over about an upright (or level) axis through the middle of what is seen. Valid because the paper is the
+     * same.
+     */
     public function turnedOver(bool $aboutUpright = true): self
     {
         $centre = $this->box()->centre();

@@ -36,7 +36,13 @@ final readonly class Invariants
             $sum += $this->state->pattern->polygon($face)->area();
         }
         if (abs($sum - $this->state->sheet->area()) > $this->state->tolerance->area * (1 + $this->state->faceCount())) {
-            throw CannotFold::because(sprintf('The faces cover %.4f mm2 of a sheet of %.4f mm2: paper was lost or doubled.', $sum, $this->state->sheet->area()));
+            throw CannotFold::because(
+                sprintf(
+                    'The faces cover %.4f mm2 of a sheet of %.4f mm2: paper was lost or doubled.',
+                    $sum,
+                    $this->state->sheet->area(),
+                ),
+            );
         }
     }
 
@@ -52,13 +58,21 @@ final readonly class Invariants
             }
             [$f, $g] = $edge->faces;
             foreach ([$edge->a, $edge->b] as $vertex) {
-                if ($this->state->corner($f, $vertex)->distanceTo($this->state->corner($g, $vertex)) > 8 * $this->state->tolerance->length) {
+                if (
+                    $this->state->corner($f, $vertex)->distanceTo($this->state->corner($g, $vertex)) >
+                    8 * $this->state->tolerance->length
+                ) {
                     throw CannotFold::because('The paper would tear along a crease.', $this->middle($edge));
                 }
             }
             $bent = $this->state->frontUp[$f] !== $this->state->frontUp[$g];
             if ($bent !== $edge->assignment->isFolded()) {
-                throw CannotFold::because($bent ? 'A crease is marked flat, but its two sides lie on one another.' : 'A crease is marked folded, but its two sides lie flat.', $this->middle($edge));
+                throw CannotFold::because(
+                    $bent
+                        ? 'A crease is marked flat, but its two sides lie on one another.'
+                        : 'A crease is marked folded, but its two sides lie flat.',
+                    $this->middle($edge),
+                );
             }
         }
     }
@@ -93,8 +107,15 @@ final readonly class Invariants
         foreach ($bits as $ij => $above) {
             [$i, $j] = [intdiv($ij, $n), $ij % $n];
             for ($k = $j + 1; $k < $n; $k++) {
-                if (($bits[$j * $n + $k] ?? null) === $above && ($bits[$i * $n + $k] ?? null) === ! $above && $this->state->overlaps->share($i, $j, $k)) {
-                    throw CannotFold::collides('three layers would each lie above the next', $this->state->overlaps->common[$ij]->centroid());
+                if (
+                    ($bits[$j * $n + $k] ?? null) === $above &&
+                    ($bits[$i * $n + $k] ?? null) === ! $above &&
+                    $this->state->overlaps->share($i, $j, $k)
+                ) {
+                    throw CannotFold::collides(
+                        'three layers would each lie above the next',
+                        $this->state->overlaps->common[$ij]->centroid(),
+                    );
                 }
             }
         }
@@ -103,7 +124,14 @@ final readonly class Invariants
     /** @return list<Condition> */
     public static function conditions(FoldedState $state): array
     {
-        return Conditions::of($state->pattern, $state->polygons, $state->corner(...), $state->frontUp, $state->overlaps, $state->tolerance);
+        return Conditions::of(
+            $state->pattern,
+            $state->polygons,
+            $state->corner(...),
+            $state->frontUp,
+            $state->overlaps,
+            $state->tolerance,
+        );
     }
 
     private function middle(Edge $edge): Point

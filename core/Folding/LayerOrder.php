@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Cathedra\Core\Folding;
 
 /**
- * Which of two overlapping faces is above (nearer the folder). A relation on pairs, not a list: closed flaps may overlap
+ * Which of two overlapping faces is above (nearer the folder). A relation on pairs, not a list: closed flaps may
+ * overlap
  * in a ring. Pairs that do not overlap with positive area are not in it.
  */
 final readonly class LayerOrder
@@ -37,7 +38,7 @@ final readonly class LayerOrder
     {
         $bit = $this->bits[self::key($this->faceCount, $i, $j)] ?? null;
 
-        return $bit === null ? null : ($bit === ($i < $j));
+        return $bit === null ? null : $bit === $i < $j;
     }
 
     /** As seen after the sheet was turned over. */

@@ -11,7 +11,9 @@ namespace Cathedra\Core\Folding;
  */
 final class OrderSolver
 {
-    /** Choices tried before giving up: far above what beginners' models need (tens), low enough to end within a second. */
+    /**
+     * Choices tried before giving up: far above what beginners' models need (tens), low enough to end within a second.
+     */
     private const MAX_CHOICES = 20000;
 
     /** @var array<int, list<int>> rows by the unknowns in them */
@@ -26,7 +28,10 @@ final class OrderSolver
     /** @var list<array{list<int>, int}> */
     private array $rows = [];
 
-    /** @var list<int> for three faces with a common area the unknowns of ij, jk and ki, packed by literal() into 18 bits each */
+    /**
+     * @var list<int> for three faces with a common area the unknowns of ij, jk and ki, packed by literal() into 18 bits
+     *     each
+     */
     private array $triples = [];
 
     /** @var array<int, true> triples that are there */
@@ -56,7 +61,11 @@ final class OrderSolver
             $class[$key] = self::literal($self->classes->of($key));
         }
         foreach ($overlaps->triples() as [$i, $j, $k]) {
-            $self->addTriple($class[$i * $faceCount + $j], $class[$j * $faceCount + $k], $class[$i * $faceCount + $k] ^ 1);
+            $self->addTriple(
+                $class[$i * $faceCount + $j],
+                $class[$j * $faceCount + $k],
+                $class[$i * $faceCount + $k] ^ 1,
+            );
         }
         $keys = array_keys($overlaps->common);
 
@@ -73,7 +82,8 @@ final class OrderSolver
     }
 
     /**
-     * An unknown and whether its bit is turned, in 18 bits: unknowns are pair keys below MAX_FACES squared, or the ground.
+     * An unknown and whether its bit is turned, in 18 bits: unknowns are pair keys below MAX_FACES squared, or the
+     * ground.
      *
      * @param  array{int, bool}  $of
      */
@@ -85,7 +95,7 @@ final class OrderSolver
     /** Equal triples come in masses, since the layers of a flap move together; each is kept once. */
     private function addTriple(int $ij, int $jk, int $ki): void
     {
-        $triple = $ij << 36 | $jk << 18 | $ki;
+        $triple = ($ij << 36) | ($jk << 18) | $ki;
         if (isset($this->known[$triple])) {
             return;
         }
@@ -113,9 +123,12 @@ final class OrderSolver
             $wishes[$class] ??= $bit !== $odd;
         }
         if (! $this->search(array_keys($wishes), array_values($wishes), 0)) {
-            throw CannotFold::because($this->choices >= self::MAX_CHOICES
-                ? 'No order of the layers was found in the time given; the fold has too many loose layers at once. Fold it in smaller steps.'
-                : 'No order of the layers keeps paper from passing through paper.');
+            throw CannotFold::because(
+                $this->choices >= self::MAX_CHOICES
+                    ? 'No order of the layers was found in the time given; the fold has too many loose layers at '
+                        .'once. Fold it in smaller steps.'
+                    : 'No order of the layers keeps paper from passing through paper.',
+            );
         }
         $bits = [];
         foreach ($keys as $key) {
@@ -243,7 +256,7 @@ final class OrderSolver
         // A ring is three alike among ij, jk and ki.
         $known = null;
         $open = null;
-        foreach ([$triple >> 36, $triple >> 18 & 0x3FFFF, $triple & 0x3FFFF] as $literal) {
+        foreach ([$triple >> 36, ($triple >> 18) & 0x3FFFF, $triple & 0x3FFFF] as $literal) {
             $class = ($literal >> 1) - 1;
             $odd = ($literal & 1) === 1;
             if (isset($this->value[$class])) {

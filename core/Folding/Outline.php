@@ -7,7 +7,9 @@ namespace Cathedra\Core\Folding;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 
-/** The silhouette of a folded state: its outer rim, counterclockwise, corners only (no points in the middle of a side). */
+/**
+ * The silhouette of a folded state: its outer rim, counterclockwise, corners only (no points in the middle of a side).
+ */
 final readonly class Outline
 {
     /** @param  list<Point>  $corners in mm */
@@ -99,7 +101,11 @@ final readonly class Outline
                     }
                 }
                 if (min($dc, $dd) < -$snap && max($dc, $dd) > $snap) {
-                    $cuts[] = $c->toward($d, $dc / ($dc - $dd))->minus($a)->dot($along) / $length;
+                    $cuts[] =
+                        $c
+                            ->toward($d, $dc / ($dc - $dd))
+                            ->minus($a)
+                            ->dot($along) / $length;
                 }
             }
             sort($cuts);
@@ -119,7 +125,10 @@ final readonly class Outline
 
     private static function name(Point $p, Point $q, float $grid): string
     {
-        $ends = [round($p->x / $grid / 10).','.round($p->y / $grid / 10), round($q->x / $grid / 10).','.round($q->y / $grid / 10)];
+        $ends = [
+            round($p->x / $grid / 10).','.round($p->y / $grid / 10),
+            round($q->x / $grid / 10).','.round($q->y / $grid / 10),
+        ];
         sort($ends);
 
         return implode(' ', $ends);
@@ -171,7 +180,8 @@ final readonly class Outline
     }
 
     /**
-     * Where the rim goes on; at a place where the silhouette touches itself, the sharpest turn to the right, which keeps
+     * Where the rim goes on; at a place where the silhouette touches itself, the sharpest turn to the right, which
+     * keeps
      * to the outside.
      *
      * @param  list<array{Point, Point}>  $rim

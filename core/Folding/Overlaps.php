@@ -99,8 +99,12 @@ final readonly class Overlaps
             $box = $shared->box();
             $middle = $shared->centroid();
             foreach ($above[$j] as $k) {
-                if ($this->has($i, $k) && $box->overlaps($this->boxes[$k], $this->tolerance->length)
-                    && ($this->polygons[$k]->contains($middle, 10 * $this->tolerance->length) || $shared->intersection($this->polygons[$k])->area() > $this->tolerance->area)) {
+                if (
+                    $this->has($i, $k) &&
+                    $box->overlaps($this->boxes[$k], $this->tolerance->length) &&
+                    ($this->polygons[$k]->contains($middle, 10 * $this->tolerance->length) ||
+                        $shared->intersection($this->polygons[$k])->area() > $this->tolerance->area)
+                ) {
                     yield [$i, $j, $k];
                 }
             }

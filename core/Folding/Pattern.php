@@ -61,7 +61,10 @@ final readonly class Pattern
         return array_values(array_filter($this->edges, static fn (Edge $e): bool => $e->isCrease()));
     }
 
-    /** The face that holds this point of the sheet in its inside or, failing that, on its rim; null when it is off the sheet. */
+    /**
+     * The face that holds this point of the sheet in its inside or, failing that, on its rim; null when it is off the
+     * sheet.
+     */
     public function faceAt(Point $onSheet, float $margin): ?int
     {
         foreach ([$margin, -$margin] as $m) {
@@ -81,8 +84,12 @@ final readonly class Pattern
         foreach ($this->edges as $edge) {
             $p = $this->vertices[$edge->a];
             $q = $this->vertices[$edge->b];
-            if ($onSheet->x < min($p->x, $q->x) - $margin || $onSheet->x > max($p->x, $q->x) + $margin
-                || $onSheet->y < min($p->y, $q->y) - $margin || $onSheet->y > max($p->y, $q->y) + $margin) {
+            if (
+                $onSheet->x < min($p->x, $q->x) - $margin ||
+                $onSheet->x > max($p->x, $q->x) + $margin ||
+                $onSheet->y < min($p->y, $q->y) - $margin ||
+                $onSheet->y > max($p->y, $q->y) + $margin
+            ) {
                 continue;
             }
             if (abs($q->minus($p)->cross($onSheet->minus($p))) <= $margin * $p->distanceTo($q)) {

@@ -50,7 +50,9 @@ final class PatternBuilder
             }
         }
         if (count($on) !== 2) {
-            throw new \LogicException('A convex face is crossed by a line in exactly two places, here in '.count($on).'.');
+            throw new \LogicException(
+                'A convex face is crossed by a line in exactly two places, here in '.count($on).'.',
+            );
         }
 
         return $this->divide($face, $on[0], $on[1], $line, $origin);
@@ -82,8 +84,13 @@ final class PatternBuilder
         $on = fn (int $v): bool => abs($line->distanceTo($this->vertices[$v])) < 10 * $this->tolerance->length;
         foreach ([[0.0, $p], [1.0, $q]] as [$end, $point]) {
             foreach ($this->sides($face) as [$a, $b]) {
-                $margin = 10 * $this->tolerance->length / $length;
-                if ($on($a) && $on($b) && min($share($a), $share($b)) < $end - $margin && max($share($a), $share($b)) > $end + $margin) {
+                $margin = (10 * $this->tolerance->length) / $length;
+                if (
+                    $on($a) &&
+                    $on($b) &&
+                    min($share($a), $share($b)) < $end - $margin &&
+                    max($share($a), $share($b)) > $end + $margin
+                ) {
                     $this->insert($a, $b, $point);
                     break;
                 }
@@ -123,7 +130,8 @@ final class PatternBuilder
     {
         $distances = array_map(fn (int $v): float => $line->distanceTo($this->vertices[$v]), $this->faces[$face]);
 
-        return min([0.0, ...$distances]) < -$this->tolerance->length && max([0.0, ...$distances]) > $this->tolerance->length;
+        return min([0.0, ...$distances]) < -$this->tolerance->length &&
+            max([0.0, ...$distances]) > $this->tolerance->length;
     }
 
     private function addCrossings(int $face, Line $line): void
@@ -147,7 +155,13 @@ final class PatternBuilder
         $this->vertices[] = $at;
         unset($this->edges[Edge::key($a, $b)]);
         foreach ([$a, $b] as $end) {
-            $this->edges[Edge::key($end, $new)] = new Edge(min($end, $new), max($end, $new), $edge->faces, $edge->assignment, $edge->origin);
+            $this->edges[Edge::key($end, $new)] = new Edge(
+                min($end, $new),
+                max($end, $new),
+                $edge->faces,
+                $edge->assignment,
+                $edge->origin,
+            );
         }
         foreach ($edge->faces as $face) {
             $loop = $this->faces[$face];
@@ -175,7 +189,13 @@ final class PatternBuilder
         $this->faces = array_values($this->faces);
         $this->handOver($this->faces[$new], $face, $new, [$loop[$i], $loop[$j]]);
         $key = Edge::key($loop[$i], $loop[$j]);
-        $this->edges[$key] = new Edge(min($loop[$i], $loop[$j]), max($loop[$i], $loop[$j]), [$face, $new], Assignment::Flat, $origin);
+        $this->edges[$key] = new Edge(
+            min($loop[$i], $loop[$j]),
+            max($loop[$i], $loop[$j]),
+            [$face, $new],
+            Assignment::Flat,
+            $origin,
+        );
 
         return $new;
     }

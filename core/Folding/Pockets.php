@@ -11,11 +11,15 @@ use Cathedra\Core\Geometry\Polygon;
 /**
  * Pockets: gaps between two layers that a finger can enter from one side and not leave at the others. The gap between
  * neighbouring layers is followed from cell to cell of Stacks; its rim is closed where a fold joins the two layers, or
- * where both are folded over to the same side, and a mouth where one of them ends. A pocket is closed along at least half of its rim.
+ * where both are folded over to the same side, and a mouth where one of them ends. A pocket is closed along at least
+ * half of its rim.
  */
 final class Pockets
 {
-    /** Share of the rim that must be closed: a sheet folded once is no pocket (closed at most along 0.41 of it), a cone is. */
+    /**
+     * Share of the rim that must be closed: a sheet folded once is no pocket (closed at most along 0.41 of it), a cone
+     * is.
+     */
     private const CLOSED = 0.5;
 
     /** Of the sheet's area; a smaller gap is of no use to anybody. */
@@ -38,7 +42,12 @@ final class Pockets
         $self = new self($state, $stacks->cells);
         foreach ($stacks->cells as $c => $cell) {
             for ($k = 0; $k < count($cell['faces']) - 1; $k++) {
-                $self->gaps["$c:$k"] = ['area' => $cell['polygon']->area(), 'closed' => 0.0, 'open' => 0.0, 'mouth' => new Point(0, 0)];
+                $self->gaps["$c:$k"] = [
+                    'area' => $cell['polygon']->area(),
+                    'closed' => 0.0,
+                    'open' => 0.0,
+                    'mouth' => new Point(0, 0),
+                ];
             }
         }
         foreach (array_keys($stacks->cells) as $c) {
@@ -70,7 +79,10 @@ final class Pockets
         }
     }
 
-    /** @return array{Point, Point}|null the stretch of the side from a to b along which the polygon lies on its other side */
+    /**
+     * @return array{Point, Point}|null the stretch of the side from a to b along which the polygon lies on its other
+     *     side
+     */
     private function shared(Point $a, Point $b, Polygon $other): ?array
     {
         $line = Line::through($a, $b);
@@ -89,7 +101,9 @@ final class Pockets
         $from = max(0.0, min([INF, ...$on]));
         $to = min($length, max([-INF, ...$on]));
 
-        return count($on) > 1 && $to - $from > 100 * $this->state->tolerance->length ? [$a->plus($along->times($from)), $a->plus($along->times($to))] : null;
+        return count($on) > 1 && $to - $from > 100 * $this->state->tolerance->length
+            ? [$a->plus($along->times($from)), $a->plus($along->times($to))]
+            : null;
     }
 
     private function cross(int $c, ?int $d, Point $p, Point $q, Point $a, Point $b): void
@@ -111,11 +125,22 @@ final class Pockets
                 continue;
             }
             $of = $this->gaps[$gap];
-            if ($joinU === $lower || ($joinU !== null && $joinL !== null && $this->state->order->above($joinU, $upper) === $this->state->order->above($joinL, $lower))) {
+            if (
+                $joinU === $lower ||
+                ($joinU !== null &&
+                    $joinL !== null &&
+                    $this->state->order->above($joinU, $upper) === $this->state->order->above($joinL, $lower))
+            ) {
                 $of['closed'] += $length;
             } else {
                 $of['open'] += $length;
-                $of['mouth'] = $of['mouth']->plus($b->minus($a)->unit()->turnedLeft()->times(-$length));
+                $of['mouth'] = $of['mouth']->plus(
+                    $b
+                        ->minus($a)
+                        ->unit()
+                        ->turnedLeft()
+                        ->times(-$length),
+                );
             }
             $this->gaps[$gap] = $of;
         }
@@ -134,7 +159,11 @@ final class Pockets
         }
         foreach ($this->state->pattern->around($face) as $edge) {
             [$p, $q] = $this->state->ends($edge);
-            if ($edge->isCrease() && $p->distanceTo($place) + $place->distanceTo($q) - $p->distanceTo($q) < 20 * $this->state->tolerance->length) {
+            if (
+                $edge->isCrease() &&
+                $p->distanceTo($place) + $place->distanceTo($q) - $p->distanceTo($q) <
+                    20 * $this->state->tolerance->length
+            ) {
                 $other = $edge->other($face) ?? $face;
 
                 return $edge->assignment->isFolded() ? [null, $other] : [isset($beyond[$other]) ? $other : null, null];
@@ -168,15 +197,28 @@ final class Pockets
         foreach ($this->gaps as $gap => $of) {
             $root = $this->root($gap);
             $whole[$root] ??= ['area' => 0.0, 'closed' => 0.0, 'open' => 0.0, 'mouth' => new Point(0, 0)];
-            $whole[$root] = ['area' => $whole[$root]['area'] + $of['area'], 'closed' => $whole[$root]['closed'] + $of['closed'],
-                'open' => $whole[$root]['open'] + $of['open'], 'mouth' => $whole[$root]['mouth']->plus($of['mouth'])];
+            $whole[$root] = [
+                'area' => $whole[$root]['area'] + $of['area'],
+                'closed' => $whole[$root]['closed'] + $of['closed'],
+                'open' => $whole[$root]['open'] + $of['open'],
+                'mouth' => $whole[$root]['mouth']->plus($of['mouth']),
+            ];
         }
         $least = self::LEAST * $this->state->sheet->width * $this->state->sheet->height;
         $mouths = [];
         foreach ($whole as $gap) {
-            if ($gap['area'] >= $least && $gap['open'] > 0 && $gap['closed'] >= self::CLOSED * ($gap['closed'] + $gap['open']) && $gap['mouth']->length() > 1e-6) {
+            if (
+                $gap['area'] >= $least &&
+                $gap['open'] > 0 &&
+                $gap['closed'] >= self::CLOSED * ($gap['closed'] + $gap['open']) &&
+                $gap['mouth']->length() > 1e-6
+            ) {
                 $directions = Direction::cases();
-                usort($directions, static fn (Direction $s, Direction $t): int => $t->vector()->dot($gap['mouth']) <=> $s->vector()->dot($gap['mouth']));
+                usort(
+                    $directions,
+                    static fn (Direction $s, Direction $t): int => $t->vector()->dot($gap['mouth']) <=>
+                        $s->vector()->dot($gap['mouth']),
+                );
                 $mouths[] = $directions[0];
             }
         }

@@ -21,8 +21,13 @@ final readonly class Refold
      *
      * @throws CannotFold when a loop does not close or no order of layers exists
      */
-    public static function apply(FoldedState $state, Pattern $pattern, int $base, Isometry $basePlacement, callable $wish): FoldedState
-    {
+    public static function apply(
+        FoldedState $state,
+        Pattern $pattern,
+        int $base,
+        Isometry $basePlacement,
+        callable $wish,
+    ): FoldedState {
         $placements = self::placements($pattern, $base, $basePlacement, $state);
 
         return Restack::apply($state, $pattern, $placements, [], static fn (): ?bool => null, $wish);
@@ -64,7 +69,11 @@ final readonly class Refold
             foreach ([$edge->a, $edge->b] as $v) {
                 $at = $placed[$f]->of($pattern->vertices[$v]);
                 if ($at->distanceTo($placed[$g]->of($pattern->vertices[$v])) > 8 * $state->tolerance->length) {
-                    throw CannotFold::because('These creases cannot all be folded at once: going round their crossing, the paper does not meet itself again.', $at);
+                    throw CannotFold::because(
+                        'These creases cannot all be folded at once: going round their crossing, the paper does not '
+                            .'meet itself again.',
+                        $at,
+                    );
                 }
             }
         }

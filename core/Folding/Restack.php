@@ -18,22 +18,38 @@ final readonly class Restack
 
     /**
      * @param  list<Isometry>  $placements  of the faces of $pattern
-     * @param  array<string, true>  $open  edges (Edge::key) that are folded, but mountain or valley as the order turns out
+     * @param  array<string, true>  $open  edges (Edge::key) that are folded, but mountain or valley as the order turns
+     *     out
      * @param  callable(int, int): ?bool  $pin  whether the first face must lie above the second; null: not fixed
      * @param  callable(int, int): ?bool  $wish  the same, to be followed where the paper allows
      *
      * @throws CannotFold when no order of layers exists
      */
-    public static function apply(FoldedState $state, Pattern $pattern, array $placements, array $open, callable $pin, callable $wish): FoldedState
-    {
+    public static function apply(
+        FoldedState $state,
+        Pattern $pattern,
+        array $placements,
+        array $open,
+        callable $pin,
+        callable $wish,
+    ): FoldedState {
         $n = $pattern->faceCount();
         if ($n > self::MAX_FACES) {
-            throw CannotFold::because(sprintf('The sheet would be divided into %d faces; at most %d are worked out.', $n, self::MAX_FACES));
+            throw CannotFold::because(
+                sprintf('The sheet would be divided into %d faces; at most %d are worked out.', $n, self::MAX_FACES),
+            );
         }
-        $polygons = array_map(static fn (int $f): Polygon => $pattern->polygon($f)->placed($placements[$f]), array_keys($pattern->faces));
+        $polygons = array_map(
+            static fn (int $f): Polygon => $pattern->polygon($f)->placed($placements[$f]),
+            array_keys($pattern->faces),
+        );
         $overlaps = Overlaps::among($polygons, $state->tolerance);
         if ($overlaps->crowded(self::MAX_TRIPLES)) {
-            throw CannotFold::because('So many layers lie over one another that their order is not worked out; no hand folds that. Use fewer creases.', (array_values($overlaps->common)[0] ?? null)?->centroid());
+            throw CannotFold::because(
+                'So many layers lie over one another that their order is not worked out; no hand folds that. Use '
+                    .'fewer creases.',
+                (array_values($overlaps->common)[0] ?? null)?->centroid(),
+            );
         }
         $frontUp = array_map(static fn (Isometry $p): bool => $p->keepsOrientation(), $placements);
         $corner = static fn (int $face, int $vertex) => $placements[$face]->of($pattern->vertices[$vertex]);
@@ -43,14 +59,27 @@ final readonly class Restack
             [$i, $j] = [intdiv($key, $n), $key % $n];
             $fixed = $pin($i, $j);
             if ($fixed !== null) {
-                $conditions[] = Condition::on($n, [[$i, $j]], $fixed ? 1 : 0, 'layers that must keep their places would change them', $shared->centroid());
+                $conditions[] = Condition::on(
+                    $n,
+                    [[$i, $j]],
+                    $fixed ? 1 : 0,
+                    'layers that must keep their places would change them',
+                    $shared->centroid(),
+                );
             } elseif (($bit = $wish($i, $j)) !== null) {
                 $preferred[$key] = $bit;
             }
         }
         $order = LayerOrder::of($n, OrderSolver::solve($n, $overlaps, $conditions, $preferred));
 
-        return FoldedState::assembled($state->sheet, self::assigned($pattern, $open, $order, $frontUp), $placements, $order, $state->removedArea, $overlaps);
+        return FoldedState::assembled(
+            $state->sheet,
+            self::assigned($pattern, $open, $order, $frontUp),
+            $placements,
+            $order,
+            $state->removedArea,
+            $overlaps,
+        );
     }
 
     /**

@@ -9,14 +9,19 @@ use Cathedra\Core\Geometry\Isometry;
 /**
  * Whether two states of one sheet are the same piece of folded paper, however it is held: one rigid motion (perhaps
  * turning it over) lays every point of the one on the same point of the other, with the same layers above. Creases that
- * lie flat do not count. The sheet may also be turned by quarter turns or mirrored on itself: nobody can tell its corners apart.
+ * lie flat do not count. The sheet may also be turned by quarter turns or mirrored on itself: nobody can tell its
+ * corners apart.
  */
 final readonly class Sameness
 {
     /** @return string|null what differs; null when they are the same */
     public static function difference(FoldedState $a, FoldedState $b): ?string
     {
-        if (abs($a->sheet->width - $b->sheet->width) + abs($a->sheet->height - $b->sheet->height) > $a->tolerance->length || abs($a->removedArea - $b->removedArea) > 100 * $a->tolerance->area) {
+        if (
+            abs($a->sheet->width - $b->sheet->width) + abs($a->sheet->height - $b->sheet->height) >
+                $a->tolerance->length ||
+            abs($a->removedArea - $b->removedArea) > 100 * $a->tolerance->area
+        ) {
             return 'The sheets differ.';
         }
         $first = null;
@@ -41,7 +46,7 @@ final readonly class Sameness
         $centre = $sheet->at(0.5, 0.5);
         $quarters = $sheet->isSquare() ? [0, 1, 2, 3] : [0, 2];
 
-        return array_map(static fn (int $q): Isometry => Isometry::rotation($q * M_PI / 2, $centre), $quarters);
+        return array_map(static fn (int $q): Isometry => Isometry::rotation(($q * M_PI) / 2, $centre), $quarters);
     }
 
     private static function compared(FoldedState $a, FoldedState $b, Isometry $turn): ?string
@@ -69,7 +74,11 @@ final readonly class Sameness
         foreach ($twin as $s => [$f, $g]) {
             for ($t = $s + 1; $t < count($twin); $t++) {
                 [$h, $k] = $twin[$t];
-                if ($f === $h || $g === $k || $pieces[$s]->intersection($pieces[$t])->area() <= 10 * $a->tolerance->area) {
+                if (
+                    $f === $h ||
+                    $g === $k ||
+                    $pieces[$s]->intersection($pieces[$t])->area() <= 10 * $a->tolerance->area
+                ) {
                     continue;
                 }
                 if (($a->order->above($f, $h) !== $b->order->above($g, $k)) !== $over) {

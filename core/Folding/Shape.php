@@ -47,7 +47,9 @@ enum Shape: string
         $length = array_map(static fn (Point $s): float => $s->length(), $sides);
         $same = static fn (float $a, float $b): bool => abs($a - $b) <= $equal;
         $isRhombus = $same($length[0], $length[1]) && $same($length[1], $length[2]) && $same($length[2], $length[3]);
-        $isRight = abs($sides[0]->unit()->dot($sides[1]->unit())) < 1e-6 && abs($sides[1]->unit()->dot($sides[2]->unit())) < 1e-6;
+        $isRight =
+            abs($sides[0]->unit()->dot($sides[1]->unit())) < 1e-6 &&
+            abs($sides[1]->unit()->dot($sides[2]->unit())) < 1e-6;
         if ($isRhombus && $isRight) {
             return abs($sides[0]->x) > $equal && abs($sides[0]->y) > $equal ? self::SquareOnCorner : self::Square;
         }
@@ -60,7 +62,8 @@ enum Shape: string
 
         return match (true) {
             $isRight => self::Oblong,
-            $same($length[0], $length[1]) && $same($length[2], $length[3]), $same($length[1], $length[2]) && $same($length[3], $length[0]) => self::Kite,
+            $same($length[0], $length[1]) && $same($length[2], $length[3]),
+            $same($length[1], $length[2]) && $same($length[3], $length[0]) => self::Kite,
             $parallel(0, 2), $parallel(1, 3) => self::Trapezium,
             default => self::FourSided,
         };

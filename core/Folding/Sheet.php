@@ -31,11 +31,25 @@ final readonly class Sheet
     {
         foreach ([$width, $height] as $side) {
             if (! is_finite($side) || $side < self::MIN_MM || $side > self::MAX_MM) {
-                throw CannotFold::because(sprintf('A sheet side must be between %d mm and %d mm; this one is %s mm.', self::MIN_MM, self::MAX_MM, is_finite($side) ? (string) round($side, 3) : 'not a number'));
+                throw CannotFold::because(
+                    sprintf(
+                        'A sheet side must be between %d mm and %d mm; this one is %s mm.',
+                        self::MIN_MM,
+                        self::MAX_MM,
+                        is_finite($side) ? (string) round($side, 3) : 'not a number',
+                    ),
+                );
             }
         }
         if (max($width, $height) / min($width, $height) > self::MAX_RATIO) {
-            throw CannotFold::because(sprintf('A sheet may be at most %d times as long as wide; this one is %s x %s mm.', self::MAX_RATIO, round($width, 1), round($height, 1)));
+            throw CannotFold::because(
+                sprintf(
+                    'A sheet may be at most %d times as long as wide; this one is %s x %s mm.',
+                    self::MAX_RATIO,
+                    round($width, 1),
+                    round($height, 1),
+                ),
+            );
         }
 
         return new self($width, $height);

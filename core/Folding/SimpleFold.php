@@ -43,8 +43,14 @@ final class SimpleFold
      *
      * @throws CannotFold when nothing would move, paper would tear, or paper would pass through paper
      */
-    public static function apply(FoldedState $state, Line $line, bool $valley, array $moving, string $origin, ?Landing $landing = null): FoldedState
-    {
+    public static function apply(
+        FoldedState $state,
+        Line $line,
+        bool $valley,
+        array $moving,
+        string $origin,
+        ?Landing $landing = null,
+    ): FoldedState {
         return (new self($state, $line, $valley, $moving, $landing ?? Landing::outside(), $origin))->run();
     }
 
@@ -55,8 +61,13 @@ final class SimpleFold
      *
      * @throws CannotFold when the fold itself could not be done
      */
-    public static function crease(FoldedState $state, Line $line, bool $valley, array $moving, string $origin): FoldedState
-    {
+    public static function crease(
+        FoldedState $state,
+        Line $line,
+        bool $valley,
+        array $moving,
+        string $origin,
+    ): FoldedState {
         $fold = new self($state, $line, $valley, $moving, Landing::outside(), $origin);
         $fold->run();
         $placements = array_map(static fn (int $parent): Isometry => $state->placements[$parent], $fold->parent);
@@ -65,7 +76,14 @@ final class SimpleFold
         foreach ($fold->pattern->edges as $key => $edge) {
             if ($edge->isCrease()) {
                 $bent = $state->frontUp[$parent[$edge->faces[0]]] !== $state->frontUp[$parent[$edge->faces[1]]];
-                $builder->assign($key, $bent ? ($edge->assignment->isFolded() ? $edge->assignment : $fold->formerly($edge)) : Assignment::Flat);
+                $builder->assign(
+                    $key,
+                    $bent
+                        ? ($edge->assignment->isFolded()
+                            ? $edge->assignment
+                            : $fold->formerly($edge))
+                        : Assignment::Flat,
+                );
             }
         }
 
@@ -78,11 +96,21 @@ final class SimpleFold
         $this->divide();
         $placements = $this->placements();
         $this->bendCreases();
-        $polygons = array_map(fn (int $f) => $this->pattern->polygon($f)->placed($placements[$f]), array_keys($this->pattern->faces));
+        $polygons = array_map(
+            fn (int $f) => $this->pattern->polygon($f)->placed($placements[$f]),
+            array_keys($this->pattern->faces),
+        );
         $overlaps = Overlaps::among($polygons, $this->state->tolerance);
         $order = LayerOrder::of(count($polygons), $this->bits($overlaps));
 
-        return FoldedState::assembled($this->state->sheet, $this->pattern, $placements, $order, $this->state->removedArea, $overlaps);
+        return FoldedState::assembled(
+            $this->state->sheet,
+            $this->pattern,
+            $placements,
+            $order,
+            $this->state->removedArea,
+            $overlaps,
+        );
     }
 
     private function refuse(): void
@@ -91,14 +119,20 @@ final class SimpleFold
             throw CannotFold::nothingBeyond();
         }
         $flaps = Flaps::beyond($this->state, $this->line);
-        if (count($this->moving) === $this->state->faceCount() && Flaps::beyond($this->state, $this->line->reversed())->count() === 0) {
+        if (
+            count($this->moving) === $this->state->faceCount() &&
+            Flaps::beyond($this->state, $this->line->reversed())->count() === 0
+        ) {
             throw CannotFold::nothingBeyond();
         }
         $isMoving = array_fill_keys($this->moving, true);
         foreach ($this->state->pattern->creases() as $edge) {
             [$p, $q] = $this->state->ends($edge);
             [$f, $g] = $edge->faces;
-            if (isset($isMoving[$f]) !== isset($isMoving[$g]) && max($this->line->distanceTo($p), $this->line->distanceTo($q)) > $this->state->tolerance->length) {
+            if (
+                isset($isMoving[$f]) !== isset($isMoving[$g]) &&
+                max($this->line->distanceTo($p), $this->line->distanceTo($q)) > $this->state->tolerance->length
+            ) {
                 throw CannotFold::joined($p->toward($q, 0.5));
             }
         }
@@ -121,7 +155,9 @@ final class SimpleFold
         }
         $this->pattern = $builder->build();
         if ($this->pattern->faceCount() > self::MAX_FACES) {
-            throw CannotFold::because(sprintf('This would divide the sheet into more than %d faces; no hand folds that.', self::MAX_FACES));
+            throw CannotFold::because(
+                sprintf('This would divide the sheet into more than %d faces; no hand folds that.', self::MAX_FACES),
+            );
         }
     }
 
@@ -182,7 +218,10 @@ final class SimpleFold
             }
             $above = $this->state->order->above($this->parent[$i], $this->parent[$j]);
             if ($above === null) {
-                throw CannotFold::because('Two creases lie so close together that they cannot be told apart. Move one of them.', $overlaps->common[$key]->centroid());
+                throw CannotFold::because(
+                    'Two creases lie so close together that they cannot be told apart. Move one of them.',
+                    $overlaps->common[$key]->centroid(),
+                );
             }
             $bits[$key] = $iMoved ? ! $above : $above;
         }
@@ -198,7 +237,7 @@ final class SimpleFold
     private function landsAbove(int $stays, array $depth): bool
     {
         if ($this->landing->under > 0) {
-            return $this->valley === (($depth[$stays] ?? 0) >= $this->landing->under);
+            return $this->valley === ($depth[$stays] ?? 0) >= $this->landing->under;
         }
         if (! $this->landing->inside) {
             return $this->valley;
@@ -236,11 +275,16 @@ final class SimpleFold
         }
         $faces = array_keys($landing);
         $depth = array_fill_keys($faces, 0);
-        foreach ($faces as $_) { // as many rounds as a chain can be long
+        foreach ($faces as $_) {
+            // as many rounds as a chain can be long
             $changed = false;
             foreach ($faces as $f) {
                 foreach ($faces as $g) {
-                    if ($f !== $g && $this->state->order->above($this->parent[$g], $this->parent[$f]) === $this->valley && $depth[$f] < $depth[$g] + 1) {
+                    if (
+                        $f !== $g &&
+                        $this->state->order->above($this->parent[$g], $this->parent[$f]) === $this->valley &&
+                        $depth[$f] < $depth[$g] + 1
+                    ) {
                         $depth[$f] = $depth[$g] + 1;
                         $changed = true;
                     }
@@ -263,17 +307,36 @@ final class SimpleFold
      *
      * @throws CannotFold when two faces cannot be told apart, or an invariant breaks
      */
-    public static function inherit(FoldedState $state, Pattern $pattern, array $placements, array $parent, ?float $removed = null): FoldedState
-    {
-        $polygons = array_map(static fn (int $f) => $pattern->polygon($f)->placed($placements[$f]), array_keys($pattern->faces));
+    public static function inherit(
+        FoldedState $state,
+        Pattern $pattern,
+        array $placements,
+        array $parent,
+        ?float $removed = null,
+    ): FoldedState {
+        $polygons = array_map(
+            static fn (int $f) => $pattern->polygon($f)->placed($placements[$f]),
+            array_keys($pattern->faces),
+        );
         $overlaps = Overlaps::among($polygons, $state->tolerance);
         $n = count($polygons);
         $bits = [];
         foreach (array_keys($overlaps->common) as $key) {
-            $bits[$key] = $state->order->above($parent[intdiv($key, $n)], $parent[$key % $n])
-                ?? throw CannotFold::because('Two creases lie so close together that they cannot be told apart. Move one of them.', $overlaps->common[$key]->centroid());
+            $bits[$key] =
+                $state->order->above($parent[intdiv($key, $n)], $parent[$key % $n]) ??
+                throw CannotFold::because(
+                    'Two creases lie so close together that they cannot be told apart. Move one of them.',
+                    $overlaps->common[$key]->centroid(),
+                );
         }
 
-        return FoldedState::assembled($state->sheet, $pattern, $placements, LayerOrder::of($n, $bits), $removed ?? $state->removedArea, $overlaps);
+        return FoldedState::assembled(
+            $state->sheet,
+            $pattern,
+            $placements,
+            LayerOrder::of($n, $bits),
+            $removed ?? $state->removedArea,
+            $overlaps,
+        );
     }
 }

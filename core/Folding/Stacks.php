@@ -64,7 +64,10 @@ final readonly class Stacks
         $segments = [];
         foreach ($state->pattern->edges as $edge) {
             [$p, $q] = $state->ends($edge);
-            $ends = [round($p->x / $grid).','.round($p->y / $grid), round($q->x / $grid).','.round($q->y / $grid)];
+            $ends = [
+                round($p->x / $grid).','.round($p->y / $grid),
+                round($q->x / $grid).','.round($q->y / $grid),
+            ];
             sort($ends);
             $segments[implode(' ', $ends)] ??= [$p, $q];
         }
@@ -74,7 +77,9 @@ final readonly class Stacks
 
     public function mostLayers(): int
     {
-        return $this->cells === [] ? 0 : max(array_map(static fn (array $cell): int => count($cell['faces']), $this->cells));
+        return $this->cells === []
+            ? 0
+            : max(array_map(static fn (array $cell): int => count($cell['faces']), $this->cells));
     }
 
     private static function frame(FoldedState $state): Polygon
@@ -83,8 +88,10 @@ final readonly class Stacks
         $m = $state->sheet->diagonal() * 0.01;
 
         return Polygon::of([
-            new Point($box->left - $m, $box->bottom - $m), new Point($box->right + $m, $box->bottom - $m),
-            new Point($box->right + $m, $box->top + $m), new Point($box->left - $m, $box->top + $m),
+            new Point($box->left - $m, $box->bottom - $m),
+            new Point($box->right + $m, $box->bottom - $m),
+            new Point($box->right + $m, $box->top + $m),
+            new Point($box->left - $m, $box->top + $m),
         ]);
     }
 

@@ -36,7 +36,11 @@ final class Unfolding
         $opened = [];
         foreach ($this->state->pattern->edges as $key => $edge) {
             $was = $edge->isCrease() ? $this->assignmentAt($this->before, $edge) : $edge->assignment;
-            if ($edge->isCrease() && $edge->assignment !== $was && $edge->assignment === $this->assignmentAt($this->after, $edge)) {
+            if (
+                $edge->isCrease() &&
+                $edge->assignment !== $was &&
+                $edge->assignment === $this->assignmentAt($this->after, $edge)
+            ) {
                 $builder->assign($key, $was);
                 $opened[$key] = true;
             }
@@ -49,7 +53,13 @@ final class Unfolding
         $base = $this->base();
         $turned = $this->state->frontUp[$base] !== $this->before->frontUp[$this->former($base)];
 
-        return Refold::apply($this->state, $pattern, $base, $this->state->placements[$base], fn (int $i, int $j): ?bool => $this->wish($i, $j, $base, $turned));
+        return Refold::apply(
+            $this->state,
+            $pattern,
+            $base,
+            $this->state->placements[$base],
+            fn (int $i, int $j): ?bool => $this->wish($i, $j, $base, $turned),
+        );
     }
 
     private function assignmentAt(FoldedState $state, Edge $edge): Assignment
@@ -97,7 +107,10 @@ final class Unfolding
         arsort($areas);
         $largest = array_key_first($areas);
         $faces = array_keys($this->part, $largest, true);
-        usort($faces, fn (int $a, int $b): int => $this->state->polygons[$b]->area() <=> $this->state->polygons[$a]->area());
+        usort(
+            $faces,
+            fn (int $a, int $b): int => $this->state->polygons[$b]->area() <=> $this->state->polygons[$a]->area(),
+        );
 
         return $faces[0];
     }
@@ -105,8 +118,8 @@ final class Unfolding
     /** The face of the earlier state that a face was part of. */
     private function former(int $face): int
     {
-        return $this->before->pattern->faceAt($this->centre($face), $this->state->tolerance->length)
-            ?? throw CannotFold::because('Paper was cut away since that step, so it cannot be unfolded as it was.');
+        return $this->before->pattern->faceAt($this->centre($face), $this->state->tolerance->length) ??
+            throw CannotFold::because('Paper was cut away since that step, so it cannot be unfolded as it was.');
     }
 
     private function centre(int $face): Point

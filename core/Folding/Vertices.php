@@ -6,11 +6,14 @@ namespace Cathedra\Core\Folding;
 
 /**
  * The two conditions on a flat-folded inside vertex: folded creases round it alternate to angles of 180 degrees in sum
- * (Kawasaki and Justin), and mountains minus valleys is +2 or -2 (Maekawa and Justin). Creases that lie flat do not count.
+ * (Kawasaki and Justin), and mountains minus valleys is +2 or -2 (Maekawa and Justin). Creases that lie flat do not
+ * count.
  */
 final readonly class Vertices
 {
-    /** Radians by which an angle sum may be off: rounding of a few dozen reflections, far below what a hand can fold. */
+    /**
+     * Radians by which an angle sum may be off: rounding of a few dozen reflections, far below what a hand can fold.
+     */
     private const ANGLE = 1e-6;
 
     /** @throws CannotFold naming the vertex and what is wrong with it */
@@ -40,7 +43,15 @@ final readonly class Vertices
         $mountains = count(array_filter($edges, static fn (Edge $e): bool => $e->assignment === Assignment::Mountain));
         $difference = abs(2 * $mountains - count($edges));
         if ($difference !== 2) {
-            throw CannotFold::because(sprintf('At %s there are %d mountain and %d valley creases; they must differ by two.', $name, $mountains, count($edges) - $mountains), $where);
+            throw CannotFold::because(
+                sprintf(
+                    'At %s there are %d mountain and %d valley creases; they must differ by two.',
+                    $name,
+                    $mountains,
+                    count($edges) - $mountains,
+                ),
+                $where,
+            );
         }
         $angles = [];
         foreach ($edges as $edge) {
@@ -54,7 +65,14 @@ final readonly class Vertices
             $alternating += ($i % 2 === 0 ? 1 : -1) * ($next - $angle);
         }
         if (abs($alternating) > self::ANGLE) {
-            throw CannotFold::because(sprintf('At %s every second angle must add up to 180 degrees; they add up to %.3f.', $name, rad2deg(M_PI + $alternating / 2)), $where);
+            throw CannotFold::because(
+                sprintf(
+                    'At %s every second angle must add up to 180 degrees; they add up to %.3f.',
+                    $name,
+                    rad2deg(M_PI + $alternating / 2),
+                ),
+                $where,
+            );
         }
     }
 }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Geometry;
 
-/** The upright rectangle around some points, in mm. The empty box runs from +INF to -INF, so that growing it needs no first case. */
+/**
+ * The upright rectangle around some points, in mm. The empty box runs from +INF to -INF, so that growing it needs no
+ * first case.
+ */
 final readonly class Box
 {
     private function __construct(public float $left, public float $bottom, public float $right, public float $top)
@@ -43,7 +46,9 @@ final readonly class Box
     /** Whether the two share more than $margin mm in both directions. */
     public function overlaps(self $that, float $margin): bool
     {
-        return $this->right - $that->left > $margin && $that->right - $this->left > $margin
-            && $this->top - $that->bottom > $margin && $that->top - $this->bottom > $margin;
+        return $this->right - $that->left > $margin &&
+            $that->right - $this->left > $margin &&
+            $this->top - $that->bottom > $margin &&
+            $that->top - $this->bottom > $margin;
     }
 }

@@ -38,7 +38,14 @@ final readonly class Isometry
     {
         [$c, $s] = self::exact($radians);
 
-        return new self($c, -$s, $s, $c, $centre->x - $c * $centre->x + $s * $centre->y, $centre->y - $s * $centre->x - $c * $centre->y);
+        return new self(
+            $c,
+            -$s,
+            $s,
+            $c,
+            $centre->x - $c * $centre->x + $s * $centre->y,
+            $centre->y - $s * $centre->x - $c * $centre->y,
+        );
     }
 
     public static function shift(Point $by): self
@@ -61,12 +68,22 @@ final readonly class Isometry
 
     public function inverse(): self
     {
-        return new self($this->a, $this->c, $this->b, $this->d, -($this->a * $this->e + $this->c * $this->f), -($this->b * $this->e + $this->d * $this->f));
+        return new self(
+            $this->a,
+            $this->c,
+            $this->b,
+            $this->d,
+            -($this->a * $this->e + $this->c * $this->f),
+            -($this->b * $this->e + $this->d * $this->f),
+        );
     }
 
     public function of(Point $p): Point
     {
-        return new Point($this->a * $p->x + $this->b * $p->y + $this->e, $this->c * $p->x + $this->d * $p->y + $this->f);
+        return new Point(
+            $this->a * $p->x + $this->b * $p->y + $this->e,
+            $this->c * $p->x + $this->d * $p->y + $this->f,
+        );
     }
 
     /** The image of a line; sides go along with it. */
@@ -88,10 +105,16 @@ final readonly class Isometry
     /** Whether both move every point within $reach mm of the origin to the same place. */
     public function equals(self $that, Tolerance $tolerance, float $reach): bool
     {
-        $turn = max(abs($this->a - $that->a), abs($this->b - $that->b), abs($this->c - $that->c), abs($this->d - $that->d));
+        $turn = max(
+            abs($this->a - $that->a),
+            abs($this->b - $that->b),
+            abs($this->c - $that->c),
+            abs($this->d - $that->d),
+        );
 
-        return $turn * $reach <= 4 * $tolerance->length
-            && abs($this->e - $that->e) <= 4 * $tolerance->length && abs($this->f - $that->f) <= 4 * $tolerance->length;
+        return $turn * $reach <= 4 * $tolerance->length &&
+            abs($this->e - $that->e) <= 4 * $tolerance->length &&
+            abs($this->f - $that->f) <= 4 * $tolerance->length;
     }
 
     /**
@@ -103,8 +126,11 @@ final readonly class Isometry
     {
         $quarters = $radians / (M_PI / 2);
         if (abs($quarters - round($quarters)) < 1e-12) {
-            return match ((((int) round($quarters)) % 4 + 4) % 4) {
-                0 => [1.0, 0.0], 1 => [0.0, 1.0], 2 => [-1.0, 0.0], default => [0.0, -1.0],
+            return match (((((int) round($quarters)) % 4) + 4) % 4) {
+                0 => [1.0, 0.0],
+                1 => [0.0, 1.0],
+                2 => [-1.0, 0.0],
+                default => [0.0, -1.0],
             };
         }
 

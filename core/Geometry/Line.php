@@ -15,7 +15,10 @@ final readonly class Line
     {
     }
 
-    /** The line through two points, its positive side on the left of the way from $a to $b; null when they are the same point. */
+    /**
+     * The line through two points, its positive side on the left of the way from $a to $b; null when they are the same
+     * point.
+     */
     public static function through(Point $a, Point $b): ?self
     {
         $direction = $b->minus($a);
@@ -35,7 +38,9 @@ final readonly class Line
         return new self($normal, $normal->dot($point));
     }
 
-    /** The crease that brings $from onto $to, its positive side the side of $from; null when they are the same point. */
+    /**
+     * The crease that brings $from onto $to, its positive side the side of $from; null when they are the same point.
+     */
     public static function bringing(Point $from, Point $to): ?self
     {
         $direction = $from->minus($to);

@@ -94,7 +94,8 @@ final readonly class Polygon
     }
 
     /**
-     * The part common to both. Written out in plain numbers: orders of layers are found by asking this for every pair and
+     * The part common to both. Written out in plain numbers: orders of layers are found by asking this for every pair
+     * and
      * triple of faces.
      */
     public function intersection(self $that): self
@@ -151,7 +152,8 @@ final readonly class Polygon
     /**
      * How much of the segment runs inside, further than $margin mm from every side.
      *
-     * @return array{float, float}|null shares of the way from $a to $b where it enters and leaves; null when it stays out
+     * @return array{float, float}|null shares of the way from $a to $b where it enters and leaves; null when it stays
+     *     out
      */
     public function spanInside(Point $a, Point $b, float $margin): ?array
     {

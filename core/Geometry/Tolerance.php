@@ -17,7 +17,10 @@ final readonly class Tolerance
     /** Millimetres: points nearer than this are one point. */
     public float $length;
 
-    /** Square millimetres: overlaps smaller than this are only touching. A sliver as long as the sheet and 10 lengths wide. */
+    /**
+     * Square millimetres: overlaps smaller than this are only touching. A sliver as long as the sheet and 10 lengths
+     * wide.
+     */
     public float $area;
 
     private function __construct(float $diagonal)

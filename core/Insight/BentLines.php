@@ -8,7 +8,9 @@ use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Sequence\Action;
 
-/** The straight lines along which a movement bends the paper; pieces that lie on one line, in whichever layer, are one. */
+/**
+ * The straight lines along which a movement bends the paper; pieces that lie on one line, in whichever layer, are one.
+ */
 final readonly class BentLines
 {
     /**
@@ -38,7 +40,10 @@ final readonly class BentLines
         $lines = [];
         foreach ($action->change->folds ?? [] as ['from' => $from, 'to' => $to]) {
             foreach ($lines as $i => [$line]) {
-                if (max(abs($line->distanceTo($from)), abs($line->distanceTo($to))) < 100 * $action->state->tolerance->length) {
+                if (
+                    max(abs($line->distanceTo($from)), abs($line->distanceTo($to))) <
+                    100 * $action->state->tolerance->length
+                ) {
                     $lines[$i][1] = [...$lines[$i][1], $from, $to];
 
                     continue 2;

@@ -22,8 +22,13 @@ final readonly class Mirrored
     public static function of(FoldedStep $step, array $earlier): ?int
     {
         foreach (array_reverse(array_slice($earlier, -self::BACK)) as $other) {
-            if ($other->step->kind === $step->step->kind && $other->step->part === $step->step->part && count($other->actions) === count($step->actions)
-                && $step->actions !== [] && self::pairs($step->actions[0], $other->actions[0])) {
+            if (
+                $other->step->kind === $step->step->kind &&
+                $other->step->part === $step->step->part &&
+                count($other->actions) === count($step->actions) &&
+                $step->actions !== [] &&
+                self::pairs($step->actions[0], $other->actions[0])
+            ) {
                 return $other->step->number;
             }
         }

@@ -13,14 +13,21 @@ final readonly class ModelInsight
 {
     /**
      * @param  list<StepInsight>  $steps
-     * @param  list<int>  $hard  numbers of the hard moments: steps of a high level or, in an easy model, its hardest one
+     * @param  list<int>  $hard  numbers of the hard moments: steps of a high level or, in an easy model, its hardest
+     *     one
      * @param  int  $level  1 to 5: that of the hardest step
      * @param  list<string>  $teaches  kinds of fold, in the order they are met
      * @param  list<string>  $needs  simpler folds that these build on and that are not met here before them
      * @param  bool  $scissors  whether anything is cut
      */
-    private function __construct(public array $steps, public array $hard, public int $level, public array $teaches, public array $needs, public bool $scissors)
-    {
+    private function __construct(
+        public array $steps,
+        public array $hard,
+        public int $level,
+        public array $teaches,
+        public array $needs,
+        public bool $scissors,
+    ) {
     }
 
     public static function of(FoldedModel $model, Scale $scale): self
@@ -29,7 +36,11 @@ final readonly class ModelInsight
         foreach ($model->steps as $i => $step) {
             $steps[] = StepInsight::of($step, array_slice($model->steps, 0, $i), $scale);
         }
-        $folds = array_filter($steps, static fn (int $i): bool => ! $model->steps[$i]->step->kind->isForm(), ARRAY_FILTER_USE_KEY);
+        $folds = array_filter(
+            $steps,
+            static fn (int $i): bool => ! $model->steps[$i]->step->kind->isForm(),
+            ARRAY_FILTER_USE_KEY,
+        );
         $scores = array_map(static fn (StepInsight $s): float => $s->score, $folds) ?: [0.0];
         $hard = [];
         foreach ($folds as $i => $insight) {
@@ -38,9 +49,17 @@ final readonly class ModelInsight
             }
         }
         [$teaches, $needs] = self::folds($model, $scale);
-        $scissors = array_filter($model->steps, static fn (FoldedStep $s): bool => $s->step->kind === FoldKind::Cut) !== [];
+        $scissors =
+            array_filter($model->steps, static fn (FoldedStep $s): bool => $s->step->kind === FoldKind::Cut) !== [];
 
-        return new self($steps, $hard, max([1, ...array_map(static fn (StepInsight $s): int => $s->level, $steps)]), $teaches, $needs, $scissors);
+        return new self(
+            $steps,
+            $hard,
+            max([1, ...array_map(static fn (StepInsight $s): int => $s->level, $steps)]),
+            $teaches,
+            $needs,
+            $scissors,
+        );
     }
 
     /** @return array{list<string>, list<string>} */

@@ -11,7 +11,10 @@ use Cathedra\Core\Geometry\Point;
 /** How narrow the points of a model are. */
 final readonly class Narrowest
 {
-    /** Distance from the tip at which a point is measured, as a share of the sheet's shorter side: about a finger's breadth on 150 mm. */
+    /**
+     * Distance from the tip at which a point is measured, as a share of the sheet's shorter side: about a finger's
+     * breadth on 150 mm.
+     */
     private const BEHIND_TIP = 0.1;
 
     /**

@@ -14,7 +14,9 @@ use Cathedra\Core\Sequence\Action;
 use Cathedra\Core\Sequence\Alignment\Bring;
 use Cathedra\Core\Sequence\FoldedStep;
 
-/** What the geometry of a step says about doing it. Lengths in mm on the sheet it was folded from, shares of the sheet. */
+/**
+ * What the geometry of a step says about doing it. Lengths in mm on the sheet it was folded from, shares of the sheet.
+ */
 final readonly class StepInsight
 {
     /**
@@ -48,7 +50,9 @@ final readonly class StepInsight
     /** @param  list<FoldedStep>  $earlier  those of the same model before it */
     public static function of(FoldedStep $step, array $earlier, Scale $scale): self
     {
-        $actions = array_values(array_filter($step->actions, static fn (Action $a): bool => $a->crease !== null || $a->change !== null));
+        $actions = array_values(
+            array_filter($step->actions, static fn (Action $a): bool => $a->crease !== null || $a->change !== null),
+        );
         $lines = array_map(BentLines::of(...), $actions);
         $layers = max([0, ...array_map(self::layers(...), $actions)]);
         $creases = max([0, ...array_map(static fn (BentLines $l): int => $l->count(), $lines)]);
@@ -56,20 +60,43 @@ final readonly class StepInsight
         $shortest = $lengths === [] ? null : min($lengths);
         [$hidden, $byEye] = $actions === [] ? [0, 0] : self::landmarks($step, $actions[0], $lines[0]);
         $sheet = $step->after->sheet;
-        $score = ($scale->kinds[$step->step->kind->value] ?? 1.0)
-            + $scale->creases * max(0, $creases - 1)
-            + $scale->layers * max(0, $layers - 2)
-            + ($shortest === null ? 0.0 : $scale->smallness * max(0.0, log($scale->smallMm / max(0.1, $shortest * 150 / min($sheet->width, $sheet->height)), 2)))
-            + $scale->hidden * $hidden + $scale->byEye * $byEye;
+        $score =
+            ($scale->kinds[$step->step->kind->value] ?? 1.0) +
+            $scale->creases * max(0, $creases - 1) +
+            $scale->layers * max(0, $layers - 2) +
+            ($shortest === null
+                ? 0.0
+                : $scale->smallness *
+                    max(
+                        0.0,
+                        log($scale->smallMm / max(0.1, ($shortest * 150) / min($sheet->width, $sheet->height)), 2),
+                    )) +
+            $scale->hidden * $hidden +
+            $scale->byEye * $byEye;
 
-        return new self($layers, $creases, $shortest, self::moved($step, $actions), Narrowest::flap($step->after), Mirrored::of($step, $earlier), self::guides($actions, $earlier), $hidden, $byEye, $score, $scale->level($score));
+        return new self(
+            $layers,
+            $creases,
+            $shortest,
+            self::moved($step, $actions),
+            Narrowest::flap($step->after),
+            Mirrored::of($step, $earlier),
+            self::guides($actions, $earlier),
+            $hidden,
+            $byEye,
+            $score,
+            $scale->level($score),
+        );
     }
 
     private static function layers(Action $action): int
     {
         $most = 0;
         foreach ($action->moving as $part) {
-            $most = max($most, count(array_intersect(Stacks::facesAt($action->state, $part->centroid()), $action->faces)));
+            $most = max(
+                $most,
+                count(array_intersect(Stacks::facesAt($action->state, $part->centroid()), $action->faces)),
+            );
         }
 
         return $most;
@@ -78,7 +105,14 @@ final readonly class StepInsight
     /** @param  list<Action>  $actions */
     private static function moved(FoldedStep $step, array $actions): float
     {
-        $area = array_sum(array_map(static fn (Action $a): float => array_sum(array_map(static fn (Polygon $p): float => $p->area(), $a->moving)), $actions));
+        $area = array_sum(
+            array_map(
+                static fn (Action $a): float => array_sum(
+                    array_map(static fn (Polygon $p): float => $p->area(), $a->moving),
+                ),
+                $actions,
+            ),
+        );
 
         return $area / ($step->after->sheet->width * $step->after->sheet->height);
     }
@@ -90,9 +124,10 @@ final readonly class StepInsight
      */
     private static function landmarks(FoldedStep $step, Action $action, BentLines $lines): array
     {
-        $places = $step->step->alignment instanceof Bring && $action->crease !== null
-            ? [$action->crease->grip, $action->crease->landing]
-            : ($lines->main ?? array_values(array_filter([$action->grip])));
+        $places =
+            $step->step->alignment instanceof Bring && $action->crease !== null
+                ? [$action->crease->grip, $action->crease->landing]
+                : $lines->main ?? array_values(array_filter([$action->grip]));
         $hidden = 0;
         $byEye = 0;
         foreach ($places as $place) {
@@ -106,14 +141,18 @@ final readonly class StepInsight
         return [$hidden, $byEye];
     }
 
-    /** @return 'marked'|'hidden'|'bare' whether an edge, crease or corner is seen at a place, lies there under other paper, or is not there */
+    /**
+     * @return 'marked'|'hidden'|'bare' whether an edge, crease or corner is seen at a place, lies there under other
+     *     paper, or is not there
+     */
     private static function sight(FoldedState $state, Point $place): string
     {
         $margin = 100 * $state->tolerance->length;
         $on = array_filter($state->pattern->edges, static function (Edge $edge) use ($state, $place, $margin): bool {
             [$p, $q] = $state->ends($edge);
 
-            return ! $edge->isHidden() && $p->distanceTo($place) + $place->distanceTo($q) - $p->distanceTo($q) < $margin;
+            return ! $edge->isHidden()
+                && $p->distanceTo($place) + $place->distanceTo($q) - $p->distanceTo($q) < $margin;
         });
         foreach ($on as $edge) {
             $face = $edge->faces[0];
@@ -146,7 +185,11 @@ final readonly class StepInsight
                 foreach ($action->state->pattern->creases() as $edge) {
                     [$p, $q] = $action->state->ends($edge);
                     $margin = 100 * $action->state->tolerance->length;
-                    if ($edge->assignment === Assignment::Flat && abs($action->crease->line->distanceTo($p)) < $margin && abs($action->crease->line->distanceTo($q)) < $margin) {
+                    if (
+                        $edge->assignment === Assignment::Flat &&
+                        abs($action->crease->line->distanceTo($p)) < $margin &&
+                        abs($action->crease->line->distanceTo($q)) < $margin
+                    ) {
                         $used[] = (int) $edge->origin;
                     }
                 }
@@ -164,8 +207,12 @@ final readonly class StepInsight
         $labels = [];
         foreach ($state->pattern->creases() as $edge) {
             [$p, $q] = $state->ends($edge);
-            if ($edge->assignment === Assignment::Flat && ! $edge->isHidden() && $edge->origin !== null
-                && $p->distanceTo($place) + $place->distanceTo($q) - $p->distanceTo($q) < 10 * $state->tolerance->length) {
+            if (
+                $edge->assignment === Assignment::Flat &&
+                ! $edge->isHidden() &&
+                $edge->origin !== null &&
+                $p->distanceTo($place) + $place->distanceTo($q) - $p->distanceTo($q) < 10 * $state->tolerance->length
+            ) {
                 $labels[] = $edge->origin;
             }
         }

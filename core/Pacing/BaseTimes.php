@@ -8,7 +8,8 @@ namespace Cathedra\Core\Pacing;
 final readonly class BaseTimes
 {
     /**
-     * @param  array<string, array{fold: float|int, show: float|int}>  $folds  by kind of fold: an adult beginner's median, and the demonstration
+     * @param  array<string, array{fold: float|int, show: float|int}>  $folds  by kind of fold: an adult beginner's
+     *     median, and the demonstration
      * @param  array<string, array{label: string, factor: float|int}>  $ages  by age band
      * @param  array<int, float|int>  $stuckRate  share who need help at a step, by difficulty 1 to 5
      * @param  array<string, float|int>  $blocks  arrive, hand_out, checkpoint, clear

@@ -6,7 +6,8 @@ namespace Cathedra\Core\Pacing;
 
 /**
  * The timed order of a lesson. Deterministic: at a step all wait for the slowest learner one must expect, whose pace is
- * the n/(n+1) quantile of the spread between learners (the expected place of the slowest of n), and for the queue at the
+ * the n/(n+1) quantile of the spread between learners (the expected place of the slowest of n), and for the queue at
+ * the
  * helpers. Times in seconds from the start of the slot.
  *
  * @phpstan-type Line array{kind: 'block'|'step'|'checkpoint', key: string, step: int|null, start: int, seconds: int}
@@ -30,20 +31,32 @@ final readonly class RunSheet
 
     /**
      * @param  list<ModelLoad>  $models  in the order they are taught; their steps are numbered through
-     * @param  int  $squaring  seconds of squaring inside the lesson, for all models together; 0 when the paper is square before
+     * @param  int  $squaring  seconds of squaring inside the lesson, for all models together; 0 when the paper is
+     *     square before
      * @param  int  $slotMinutes  5 to 480
      * @param  'none'|'before'|'after'  $decorate  on the flat sheet, on the finished model, or not in the lesson
      *
      * @throws BadPlan
      */
-    public static function plan(Room $room, array $models, int $slotMinutes, int $squaring, BaseTimes $times, string $decorate = 'none'): self
-    {
+    public static function plan(
+        Room $room,
+        array $models,
+        int $slotMinutes,
+        int $squaring,
+        BaseTimes $times,
+        string $decorate = 'none',
+    ): self {
         if ($slotMinutes < 5 || $slotMinutes > 480) {
             throw new BadPlan("A slot has 5 to 480 minutes, not $slotMinutes; its end must lie after its start.");
         }
-        $age = $times->ages[$room->ageBand]['factor'] ?? throw new BadPlan("There is no age band called \"{$room->ageBand}\".");
+        $age =
+            $times->ages[$room->ageBand]['factor'] ??
+            throw new BadPlan("There is no age band called \"{$room->ageBand}\".");
         $pace = $age * exp($times->spread * Normal::quantile($room->learners / ($room->learners + 1)));
-        $blocks = [['block', 'arrive', null, (float) $times->blocks['arrive']], ['block', 'hand-out', null, (float) $times->blocks['hand_out']]];
+        $blocks = [
+            ['block', 'arrive', null, (float) $times->blocks['arrive']],
+            ['block', 'hand-out', null, (float) $times->blocks['hand_out']],
+        ];
         if ($squaring > 0) {
             $blocks[] = ['block', 'squaring', null, (float) $squaring];
         }
@@ -57,7 +70,12 @@ final readonly class RunSheet
             }
             $queue = self::queue($room, $times->stuckRate[$model->difficulty] ?? 0.0, $times->helpSeconds);
             foreach ($model->steps as $step) {
-                $blocks[] = ['step', $step->fold, ++$number, self::step($step, $pace, $times) + ($step->layers > 1 || $step->twice ? $queue : $queue / 2)];
+                $blocks[] = [
+                    'step',
+                    $step->fold,
+                    ++$number,
+                    self::step($step, $pace, $times) + ($step->layers > 1 || $step->twice ? $queue : $queue / 2),
+                ];
                 if ($step->checkpoint) {
                     $blocks[] = ['checkpoint', 'checkpoint', $number, (float) $times->blocks['checkpoint']];
                 }
@@ -74,7 +92,8 @@ final readonly class RunSheet
     /** Demonstration and the slowest learner's folding time, seconds. */
     private static function step(StepLoad $step, float $pace, BaseTimes $times): float
     {
-        $base = $times->folds[$step->fold] ?? throw new BadPlan("There is no base time for the fold \"{$step->fold}\".");
+        $base =
+            $times->folds[$step->fold] ?? throw new BadPlan("There is no base time for the fold \"{$step->fold}\".");
         $layers = 1 + $times->layersFactor * max(0, $step->layers - 2);
 
         return $base['show'] + $base['fold'] * ($step->twice ? $times->alsoFactor : 1) * $layers * $pace;
@@ -83,7 +102,7 @@ final readonly class RunSheet
     /** Seconds until the last of the learners who are stuck has been helped; the lead helps too. */
     private static function queue(Room $room, float $stuckRate, float $helpSeconds): float
     {
-        return ceil($room->learners * $stuckRate / ($room->helpers + 1)) * $helpSeconds;
+        return ceil(($room->learners * $stuckRate) / ($room->helpers + 1)) * $helpSeconds;
     }
 
     /** @param  list<array{'block'|'step'|'checkpoint', string, int|null, float}>  $blocks */
@@ -94,7 +113,13 @@ final readonly class RunSheet
         foreach ($blocks as [$kind, $key, $step, $seconds]) {
             $start = (int) round($at);
             $at += $seconds;
-            $lines[] = ['kind' => $kind, 'key' => $key, 'step' => $step, 'start' => $start, 'seconds' => (int) round($at) - $start];
+            $lines[] = [
+                'kind' => $kind,
+                'key' => $key,
+                'step' => $step,
+                'start' => $start,
+                'seconds' => (int) round($at) - $start,
+            ];
         }
 
         return new self($lines, (int) round($at), $slot);

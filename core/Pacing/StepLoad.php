@@ -24,7 +24,10 @@ final readonly class StepLoad
         $layers = 1;
         foreach ($step->actions as $action) {
             foreach ($action->moving as $part) {
-                $layers = max($layers, count(array_intersect(Stacks::facesAt($action->state, $part->centroid()), $action->faces)));
+                $layers = max(
+                    $layers,
+                    count(array_intersect(Stacks::facesAt($action->state, $part->centroid()), $action->faces)),
+                );
             }
         }
 

@@ -45,8 +45,12 @@ final class CoverProgram
      * @param  list<float>  $steps  costs of one column of each group: totals are sums of whole numbers of these
      * @param  Closure(): void  $still
      */
-    private function __construct(private readonly array $columns, private readonly array $steps, private readonly float $deadline, private readonly Closure $still)
-    {
+    private function __construct(
+        private readonly array $columns,
+        private readonly array $steps,
+        private readonly float $deadline,
+        private readonly Closure $still,
+    ) {
     }
 
     /**
@@ -57,8 +61,13 @@ final class CoverProgram
      * @param  Closure(): void|null  $still  called now and then while it works
      * @return array{uses: array<int, int>|null, cost: float, bound: float, proven: bool} uses null: nothing was found
      */
-    public static function solve(array $columns, array $need, array $limits, float $deadline, ?Closure $still = null): array
-    {
+    public static function solve(
+        array $columns,
+        array $need,
+        array $limits,
+        float $deadline,
+        ?Closure $still = null,
+    ): array {
         $steps = [];
         foreach ($columns as $column) {
             if ($column['cost'] > 0) {
@@ -73,13 +82,23 @@ final class CoverProgram
         }
         $bound = $self->roundedUp($root['cost']);
         foreach (array_keys($need) as $i) {
-            $self->weights[] = min(array_map(static fn (array $c): float => $c['counts'][$i] > 0 ? max($c['cost'], 1.0) / $c['counts'][$i] : INF, $columns) ?: [1.0]);
+            $self->weights[] = min(
+                array_map(
+                    static fn (array $c): float => $c['counts'][$i] > 0 ? max($c['cost'], 1.0) / $c['counts'][$i] : INF,
+                    $columns,
+                ) ?: [1.0],
+            );
         }
         $self->weights = array_map(static fn (float $w): float => is_finite($w) ? $w : 0.0, $self->weights);
         $self->branch($need, $limits, [], array_fill(0, count($columns), 0), [], 0.0, $bound);
         $proven = $self->complete || $self->bestCost <= $bound + self::NEAR * max(1.0, $bound);
 
-        return ['uses' => $self->best, 'cost' => $self->bestCost, 'bound' => $proven ? $self->bestCost : $bound, 'proven' => $proven];
+        return [
+            'uses' => $self->best,
+            'cost' => $self->bestCost,
+            'bound' => $proven ? $self->bestCost : $bound,
+            'proven' => $proven,
+        ];
     }
 
     /**
@@ -89,8 +108,15 @@ final class CoverProgram
      * @param  array<int, int>  $uses  settled so far
      * @param  array<int, int>  $most  by column: how often it may be used beyond that
      */
-    private function branch(array $need, array $limits, array $least, array $uses, array $most, float $spent, float $rootBound): void
-    {
+    private function branch(
+        array $need,
+        array $limits,
+        array $least,
+        array $uses,
+        array $most,
+        float $spent,
+        float $rootBound,
+    ): void {
         if ($this->bestCost <= $rootBound + self::NEAR * max(1.0, $rootBound)) {
             return;
         }
@@ -102,7 +128,10 @@ final class CoverProgram
             return;
         }
         $relaxed = $this->relaxed($need, $limits, $least, $most);
-        if ($relaxed === null || $this->roundedUp($spent + $relaxed['cost']) >= $this->bestCost - self::NEAR * max(1.0, $this->bestCost)) {
+        if (
+            $relaxed === null ||
+            $this->roundedUp($spent + $relaxed['cost']) >= $this->bestCost - self::NEAR * max(1.0, $this->bestCost)
+        ) {
             return;
         }
         $this->rounded($relaxed['uses'], $need, $limits, $uses, $spent);
@@ -112,13 +141,38 @@ final class CoverProgram
         }
         $group = self::mostFractional($inGroup);
         $column = $group === null ? self::mostFractional($relaxed['uses']) : null;
-        if ($group !== null) { // how many sheets of a stock is settled first: it settles the cost
+        if ($group !== null) {
+            // how many sheets of a stock is settled first: it settles the cost
             $share = $inGroup[$group];
-            $down = fn () => $this->branch($need, [$group => (int) floor($share)] + $limits, $least, $uses, $most, $spent, $rootBound);
-            $up = fn () => $this->branch($need, $limits, [$group => (int) ceil($share)] + $least, $uses, $most, $spent, $rootBound);
+            $down = fn () => $this->branch(
+                $need,
+                [$group => (int) floor($share)] + $limits,
+                $least,
+                $uses,
+                $most,
+                $spent,
+                $rootBound,
+            );
+            $up = fn () => $this->branch(
+                $need,
+                $limits,
+                [$group => (int) ceil($share)] + $least,
+                $uses,
+                $most,
+                $spent,
+                $rootBound,
+            );
         } elseif ($column !== null) {
             $share = $relaxed['uses'][$column];
-            $down = fn () => $this->branch($need, $limits, $least, $uses, [$column => (int) floor($share)] + $most, $spent, $rootBound);
+            $down = fn () => $this->branch(
+                $need,
+                $limits,
+                $least,
+                $uses,
+                [$column => (int) floor($share)] + $most,
+                $spent,
+                $rootBound,
+            );
             $up = function () use ($column, $share, $need, $limits, $least, $uses, $most, $spent, $rootBound): void {
                 $times = (int) ceil($share);
                 [$need, $limits, $least] = $this->after($column, $times, $need, $limits, $least);
@@ -126,9 +180,18 @@ final class CoverProgram
                 if (isset($most[$column])) {
                     $most[$column] -= $times;
                 }
-                $this->branch($need, $limits, $least, $uses, $most, $spent + $times * $this->columns[$column]['cost'], $rootBound);
+                $this->branch(
+                    $need,
+                    $limits,
+                    $least,
+                    $uses,
+                    $most,
+                    $spent + $times * $this->columns[$column]['cost'],
+                    $rootBound,
+                );
             };
-        } else { // whole numbers already: this is the best below here, and rounded() has taken it
+        } else {
+            // whole numbers already: this is the best below here, and rounded() has taken it
             return;
         }
         foreach ($share - floor($share) > 0.4 ? [$up, $down] : [$down, $up] as $go) {
@@ -173,7 +236,8 @@ final class CoverProgram
     }
 
     /**
-     * A whole-number plan near the fractions: their whole parts, then one sheet after another that gives most for its cost.
+     * A whole-number plan near the fractions: their whole parts, then one sheet after another that gives most for its
+     * cost.
      *
      * @param  array<int, float>  $shares
      * @param  array<int, int>  $need
@@ -228,7 +292,11 @@ final class CoverProgram
         $from = $cost - self::NEAR * max(1.0, $cost);
         $steps = $this->steps;
         $last = array_pop($steps);
-        if ($last === null || count($steps) > 2 || array_product(array_map(static fn (float $step): float => 1 + $from / $step, $steps)) > self::MOST_TOTALS) {
+        if (
+            $last === null ||
+            count($steps) > 2 ||
+            array_product(array_map(static fn (float $step): float => 1 + $from / $step, $steps)) > self::MOST_TOTALS
+        ) {
             return $from;
         }
         $least = INF;
@@ -271,7 +339,10 @@ final class CoverProgram
         $rows = [];
         foreach ($need as $i => $n) {
             if ($n > 0) {
-                $rows[] = [array_map(fn (int $c): float => (float) -$this->columns[$c]['counts'][$i], $open), (float) -$n];
+                $rows[] = [
+                    array_map(fn (int $c): float => (float) -$this->columns[$c]['counts'][$i], $open),
+                    (float) -$n,
+                ];
             }
         }
         foreach ($limits as $group => $limit) {
@@ -279,12 +350,18 @@ final class CoverProgram
                 return null;
             }
             if ($limit !== null && $limit > 0) {
-                $rows[] = [array_map(fn (int $c): float => $this->columns[$c]['group'] === $group ? 1.0 : 0.0, $open), (float) $limit];
+                $rows[] = [
+                    array_map(fn (int $c): float => $this->columns[$c]['group'] === $group ? 1.0 : 0.0, $open),
+                    (float) $limit,
+                ];
             }
         }
         foreach ($least as $group => $number) {
             if ($number > 0) {
-                $rows[] = [array_map(fn (int $c): float => $this->columns[$c]['group'] === $group ? -1.0 : 0.0, $open), (float) -$number];
+                $rows[] = [
+                    array_map(fn (int $c): float => $this->columns[$c]['group'] === $group ? -1.0 : 0.0, $open),
+                    (float) -$number,
+                ];
             }
         }
         foreach ($most as $column => $limit) {

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace Cathedra\Core\Paper;
 
 /**
- * In what order to cut a sheet by straight cuts from edge to edge: the whole sheet first, since whole sheets lie in stacks,
+ * In what order to cut a sheet by straight cuts from edge to edge: the whole sheet first, since whole sheets lie in
+ * stacks,
  * then pieces that are alike together. Lengths in mm; places on the sheet from its own corner, x right and y up.
  *
  * @phpstan-type Square array{x: float, y: float, side: float}
  * @phpstan-type Piece array{width: float, height: float, squares: list<Square>, origins: list<array{float, float}>}
- * @phpstan-type Cut array{piece: array{float, float}, copies: int, axis: 'across'|'along', at: list<float>, lines: list<array{array{float, float}, array{float, float}}>}
+ * @phpstan-type Cut array{piece: array{float, float}, copies: int, axis: 'across'|'along', at: list<float>,
+ *     lines: list<array{array{float, float}, array{float, float}}>}
  */
 final readonly class CutOrder
 {
@@ -18,7 +20,8 @@ final readonly class CutOrder
     private const SLACK = 2e-3;
 
     /**
-     * @param  list<Cut>  $cuts  piece: width and height of what is cut, copies of it in one sheet, axis: across (level) or along (upright), at: from its lower or left edge, lines: the same on the sheet
+     * @param  list<Cut>  $cuts  piece: width and height of what is cut, copies of it in one sheet, axis: across (level)
+     *     or along (upright), at: from its lower or left edge, lines: the same on the sheet
      * @param  list<array{width: float, height: float, count: int}>  $offcuts  of one sheet
      */
     private function __construct(public array $cuts, public array $offcuts)
@@ -35,13 +38,31 @@ final readonly class CutOrder
     {
         $cuts = [];
         $offcuts = [];
-        $level = [['width' => $width, 'height' => $height, 'squares' => array_map(static fn (array $s): array => ['x' => (float) $s['x_mm'], 'y' => (float) $s['y_mm'], 'side' => (float) $s['side_mm']], $squares), 'origins' => [[0.0, 0.0]]]];
+        $level = [
+            [
+                'width' => $width,
+                'height' => $height,
+                'squares' => array_map(
+                    static fn (array $s): array => [
+                        'x' => (float) $s['x_mm'],
+                        'y' => (float) $s['y_mm'],
+                        'side' => (float) $s['side_mm'],
+                    ],
+                    $squares,
+                ),
+                'origins' => [[0.0, 0.0]],
+            ],
+        ];
         while ($level !== []) {
             usort($level, static fn (array $a, array $b): int => count($b['origins']) <=> count($a['origins']));
             $next = [];
             foreach ($level as $piece) {
                 if ($piece['squares'] === []) {
-                    $offcuts[] = ['width' => $piece['width'], 'height' => $piece['height'], 'count' => count($piece['origins'])];
+                    $offcuts[] = [
+                        'width' => $piece['width'],
+                        'height' => $piece['height'],
+                        'count' => count($piece['origins']),
+                    ];
                 } elseif (! self::done($piece)) {
                     [$cuts[], $parts] = self::cut($piece, $kerf);
                     array_push($next, ...$parts);
@@ -62,7 +83,7 @@ final readonly class CutOrder
     {
         $strokes = 0;
         foreach ($this->cuts as $cut) {
-            $strokes += count($cut['at']) * (int) ceil($cut['copies'] * $sheets / max(1, $stack));
+            $strokes += count($cut['at']) * (int) ceil(($cut['copies'] * $sheets) / max(1, $stack));
         }
 
         return $strokes;
@@ -71,7 +92,9 @@ final readonly class CutOrder
     /** @param  Piece  $piece */
     private static function done(array $piece): bool
     {
-        return count($piece['squares']) === 1 && abs($piece['squares'][0]['side'] - $piece['width']) < self::SLACK && abs($piece['squares'][0]['side'] - $piece['height']) < self::SLACK;
+        return count($piece['squares']) === 1 &&
+            abs($piece['squares'][0]['side'] - $piece['width']) < self::SLACK &&
+            abs($piece['squares'][0]['side'] - $piece['height']) < self::SLACK;
     }
 
     /**
@@ -86,7 +109,13 @@ final readonly class CutOrder
         foreach (['across' => 'y', 'along' => 'x'] as $axis => $way) {
             [$at, $parts] = self::slabs($piece, $way, $kerf);
             $full = count(array_filter($parts, static fn (array $p): bool => $p['squares'] !== []));
-            $left = max([0.0, ...array_map(static fn (array $p): float => $p['squares'] === [] ? $p['width'] * $p['height'] : 0.0, $parts)]);
+            $left = max([
+                0.0,
+                ...array_map(
+                    static fn (array $p): float => $p['squares'] === [] ? $p['width'] * $p['height'] : 0.0,
+                    $parts,
+                ),
+            ]);
             if ($at !== [] && ($best === null || [$full, $left] > $best[0])) {
                 $best = [[$full, $left], $axis, $at, $parts];
             }
@@ -98,11 +127,23 @@ final readonly class CutOrder
         $lines = [];
         foreach ($piece['origins'] as [$x, $y]) {
             foreach ($at as $c) {
-                $lines[] = $axis === 'across' ? [[$x, $y + $c], [$x + $piece['width'], $y + $c]] : [[$x + $c, $y], [$x + $c, $y + $piece['height']]];
+                $lines[] =
+                    $axis === 'across'
+                        ? [[$x, $y + $c], [$x + $piece['width'], $y + $c]]
+                        : [[$x + $c, $y], [$x + $c, $y + $piece['height']]];
             }
         }
 
-        return [['piece' => [$piece['width'], $piece['height']], 'copies' => count($piece['origins']), 'axis' => $axis, 'at' => $at, 'lines' => $lines], $parts];
+        return [
+            [
+                'piece' => [$piece['width'], $piece['height']],
+                'copies' => count($piece['origins']),
+                'axis' => $axis,
+                'at' => $at,
+                'lines' => $lines,
+            ],
+            $parts,
+        ];
     }
 
     /**
@@ -122,7 +163,8 @@ final readonly class CutOrder
         $inside = [];
         $from = 0.0;
         foreach ($squares as $square) {
-            if ($square[$way] >= $to - self::SLACK) { // a line here goes through none
+            if ($square[$way] >= $to - self::SLACK) {
+                // a line here goes through none
                 if ($inside !== []) {
                     $slabs[] = [$from, $to, $inside];
                 }
@@ -168,7 +210,10 @@ final readonly class CutOrder
         return [
             'width' => $way === 'x' ? $to - $from : $piece['width'],
             'height' => $way === 'y' ? $to - $from : $piece['height'],
-            'squares' => array_map(static fn (array $s): array => ['x' => $s['x'] - $dx, 'y' => $s['y'] - $dy, 'side' => $s['side']], $squares),
+            'squares' => array_map(
+                static fn (array $s): array => ['x' => $s['x'] - $dx, 'y' => $s['y'] - $dy, 'side' => $s['side']],
+                $squares,
+            ),
             'origins' => array_map(static fn (array $o): array => [$o[0] + $dx, $o[1] + $dy], $piece['origins']),
         ];
     }
@@ -183,7 +228,10 @@ final readonly class CutOrder
         foreach ($pieces as $piece) {
             $name = sprintf('%.2f %.2f', $piece['width'], $piece['height']);
             foreach ($piece['squares'] as $square) {
-                $name .= vsprintf(' %.2f %.2f %.2f', array_map(static fn (float $mm): float => round($mm, 2) + 0.0, array_values($square)));
+                $name .= vsprintf(
+                    ' %.2f %.2f %.2f',
+                    array_map(static fn (float $mm): float => round($mm, 2) + 0.0, array_values($square)),
+                );
             }
             if (isset($alike[$name])) {
                 array_push($alike[$name]['origins'], ...$piece['origins']);

@@ -7,14 +7,20 @@ namespace Cathedra\Core\Paper;
 use Closure;
 
 /**
- * Which sheets to cut into which squares, by what the lead puts first (Prefer). For several sizes all guillotine patterns of
- * every stock are listed (GuillotinePatterns) and the cheapest whole-number mix is found (CoverProgram); `optimal` is true
- * only when it is proven. Where there are too many, good ones are made one after the other, each the best at the prices of the
- * mix before (StripPatterns). Where it takes too long, the best plan so far is given with the bound that shows how far from
+ * Which sheets to cut into which squares, by what the lead puts first (Prefer). For several sizes all guillotine
+ * patterns of
+ * every stock are listed (GuillotinePatterns) and the cheapest whole-number mix is found (CoverProgram); `optimal` is
+ * true
+ * only when it is proven. Where there are too many, good ones are made one after the other, each the best at the prices
+ * of the
+ * mix before (StripPatterns). Where it takes too long, the best plan so far is given with the bound that shows how far
+ * from
  * the best it may be.
  *
- * @phpstan-type Plan array{sheets: list<array{stock: string, times: int, squares: list<array{x_mm: float, y_mm: float, side_mm: float}>}>, feasible: bool,
- *   unmet: list<array{side_mm: float, count: int}>, sheets_used: int, used_area_mm2: float, lower_bound_area_mm2: float, optimal: bool}
+ * @phpstan-type Plan array{sheets: list<array{stock: string, times: int, squares: list<array{x_mm: float, y_mm: float,
+ *     side_mm: float}>}>, feasible: bool,
+ *   unmet: list<array{side_mm: float, count: int}>, sheets_used: int, used_area_mm2: float,
+ *   lower_bound_area_mm2: float, optimal: bool}
  * @phpstan-type Solved array{uses: array<int, int>|null, cost: float, bound: float, proven: bool}
  */
 final class CutPlanner
@@ -46,7 +52,10 @@ final class CutPlanner
 
     private const MOST_MIXES = 200;
 
-    /** @var list<array{counts: array<int, int>, group: int, cost: float, squares: Closure(): list<array{x: float, y: float, size: int}>}> */
+    /**
+     * @var list<array{counts: array<int, int>, group: int, cost: float, squares: Closure(): list<array{x: float,
+     *     y: float, size: int}>}>
+     */
     private array $columns = [];
 
     /** @var array<int, int|null> */
@@ -64,15 +73,21 @@ final class CutPlanner
      * @param  array<int, int>  $need
      * @param  Closure(float, string): void|null  $progress
      */
-    private function __construct(private readonly CutRequest $request, private readonly array $sides, private readonly array $need, private readonly float $seconds, private readonly ?Closure $progress)
-    {
+    private function __construct(
+        private readonly CutRequest $request,
+        private readonly array $sides,
+        private readonly array $need,
+        private readonly float $seconds,
+        private readonly ?Closure $progress,
+    ) {
         $this->limits = array_map(static fn (Stock $s): ?int => $s->count, $request->stock);
         $this->began = microtime(true);
     }
 
     /**
      * @param  float  $seconds  of searching at most
-     * @param  Closure(float, string): void|null  $progress  told now and then the share of the work (or of the time it may take) that is done, and what is being done: list, search, tidy
+     * @param  Closure(float, string): void|null  $progress  told now and then the share of the work
+     *     (or of the time it may take) that is done, and what is being done: list, search, tidy
      * @return Plan
      */
     public static function plan(CutRequest $request, float $seconds = self::SECONDS, ?Closure $progress = null): array
@@ -88,7 +103,13 @@ final class CutPlanner
             return $plain;
         }
 
-        return (new self($request, array_map(floatval(...), array_keys($counts)), array_values($counts), $seconds, $progress))->better($plain);
+        return (new self(
+            $request,
+            array_map(floatval(...), array_keys($counts)),
+            array_values($counts),
+            $seconds,
+            $progress,
+        ))->better($plain);
     }
 
     /**
@@ -107,7 +128,10 @@ final class CutPlanner
         }
         $bound = $all ? $found['bound'] : min($found['cost'], $this->squaresArea($need));
         $sameUnmet = array_sum(array_column($plain['unmet'], 'count')) === array_sum($unmet);
-        if (array_sum(array_column($plain['unmet'], 'count')) < array_sum($unmet) || ($least && $sameUnmet && $plain['used_area_mm2'] < $found['cost'] - self::SAME)) {
+        if (
+            array_sum(array_column($plain['unmet'], 'count')) < array_sum($unmet) ||
+            ($least && $sameUnmet && $plain['used_area_mm2'] < $found['cost'] - self::SAME)
+        ) {
             return ['lower_bound_area_mm2' => round(min($plain['used_area_mm2'], $bound), 3)] + $plain;
         }
         $this->tell(0.9, 'tidy');
@@ -129,7 +153,10 @@ final class CutPlanner
             'sheets_used' => array_sum($tidy['uses']),
             'used_area_mm2' => round($area, 3),
             'lower_bound_area_mm2' => round(min($area, $bound), 3),
-            'optimal' => $feasible && $this->thorough && ($all ? $found['proven'] : $found['cost'] <= $bound + self::SAME) && ($tidy['proven'] || $this->request->prefer !== Prefer::Fewest),
+            'optimal' => $feasible &&
+                $this->thorough &&
+                ($all ? $found['proven'] : $found['cost'] <= $bound + self::SAME) &&
+                ($tidy['proven'] || $this->request->prefer !== Prefer::Fewest),
         ];
     }
 
@@ -137,10 +164,27 @@ final class CutPlanner
     private function listPatterns(): bool
     {
         $all = count($this->sides) <= GuillotinePatterns::MOST_SIZES;
-        $listing = fn () => $this->tell(0.3 * min(1.0, (microtime(true) - $this->began) / (self::LISTED * $this->seconds)), 'list');
+        $listing = fn () => $this->tell(
+            0.3 * min(1.0, (microtime(true) - $this->began) / (self::LISTED * $this->seconds)),
+            'list',
+        );
         $listing();
         foreach ($this->request->stock as $group => $stock) {
-            $patterns = ! $all || $this->late(self::LISTED) ? null : ($stock->count === 0 ? [] : GuillotinePatterns::of($stock->width, $stock->height, $this->sides, $this->need, $this->request->kerf, $this->request->trimOf($stock), $this->began + self::LISTED * $this->seconds, $listing));
+            $patterns =
+                ! $all || $this->late(self::LISTED)
+                    ? null
+                    : ($stock->count === 0
+                        ? []
+                        : GuillotinePatterns::of(
+                            $stock->width,
+                            $stock->height,
+                            $this->sides,
+                            $this->need,
+                            $this->request->kerf,
+                            $this->request->trimOf($stock),
+                            $this->began + self::LISTED * $this->seconds,
+                            $listing,
+                        ));
             $all = $patterns !== null;
             foreach ($patterns ?? [] as ['counts' => $counts, 'squares' => $squares]) {
                 $this->column($group, $counts, static fn (): array => $squares);
@@ -167,10 +211,18 @@ final class CutPlanner
     private function column(int $group, array $counts, Closure $squares): void
     {
         $stock = $this->request->stock[$group];
-        $this->columns[] = ['counts' => $counts, 'group' => $group, 'cost' => $stock->width * $stock->height, 'squares' => $squares];
+        $this->columns[] = [
+            'counts' => $counts,
+            'group' => $group,
+            'cost' => $stock->width * $stock->height,
+            'squares' => $squares,
+        ];
     }
 
-    /** Good patterns: first each size by itself and what fills a sheet best, then always the dearest at the prices of the mix so far. */
+    /**
+     * Good patterns: first each size by itself and what fills a sheet best, then always the dearest at the prices of
+     * the mix so far.
+     */
     private function makePatterns(): void
     {
         $sizes = array_keys($this->sides);
@@ -180,19 +232,36 @@ final class CutPlanner
         $this->makeDearest(array_map(static fn (float $side): float => $side ** 2, $this->sides), null);
         $areas = array_map(static fn (Stock $s): float => $s->width * $s->height, $this->request->stock);
         for ($made = 0; $made < self::MOST_MADE && ! $this->late(self::MADE); $made++) {
-            $this->tell(0.3 + 0.1 * $made / self::MOST_MADE, 'list');
+            $this->tell(0.3 + (0.1 * $made) / self::MOST_MADE, 'list');
             $columns = $this->columns;
-            foreach ($sizes as $i) { // a square that is not had costs more than any sheet
-                $columns[] = ['counts' => array_map(static fn (int $k): int => $k === $i ? 1 : 0, $sizes), 'group' => -1, 'cost' => 10 * max([1.0, ...$areas])];
+            foreach ($sizes as $i) {
+                // a square that is not had costs more than any sheet
+                $columns[] = [
+                    'counts' => array_map(static fn (int $k): int => $k === $i ? 1 : 0, $sizes),
+                    'group' => -1,
+                    'cost' => 10 * max([1.0, ...$areas]),
+                ];
             }
-            $rows = array_map(fn (int $i): array => [array_map(static fn (array $c): float => (float) -$c['counts'][$i], $columns), (float) -$this->need[$i]], $sizes);
+            $rows = array_map(
+                fn (int $i): array => [
+                    array_map(static fn (array $c): float => (float) -$c['counts'][$i], $columns),
+                    (float) -$this->need[$i],
+                ],
+                $sizes,
+            );
             $limited = array_keys(array_filter($this->limits, static fn (?int $n): bool => $n !== null));
             foreach ($limited as $group) {
-                $rows[] = [array_map(static fn (array $c): float => $c['group'] === $group ? 1.0 : 0.0, $columns), (float) $this->limits[$group]];
+                $rows[] = [
+                    array_map(static fn (array $c): float => $c['group'] === $group ? 1.0 : 0.0, $columns),
+                    (float) $this->limits[$group],
+                ];
             }
             $mix = DualSimplex::least(array_column($columns, 'cost'), $rows, array_keys($columns));
             $prices = array_slice($mix['prices'] ?? [], 0, count($sizes));
-            $rents = array_combine($limited, array_slice($mix['prices'] ?? array_fill(0, count($rows), 0.0), count($sizes)));
+            $rents = array_combine(
+                $limited,
+                array_slice($mix['prices'] ?? array_fill(0, count($rows), 0.0), count($sizes)),
+            );
             if ($mix === null || ! $this->makeDearest($prices, $rents)) {
                 return;
             }
@@ -200,7 +269,8 @@ final class CutPlanner
     }
 
     /**
-     * Patterns that finish a plan: sheet after sheet the one that wastes least of what is still wanted, for several ways of
+     * Patterns that finish a plan: sheet after sheet the one that wastes least of what is still wanted, for several
+     * ways of
      * valuing large squares over small ones.
      */
     private function makeInTurn(): void
@@ -216,7 +286,11 @@ final class CutPlanner
                 }
                 [$group, $pattern] = $best;
                 $trim = $this->request->trimOf($this->request->stock[$group]);
-                $this->column($group, $pattern['counts'], fn (): array => StripPatterns::place($pattern, $this->sides, $this->request->kerf, $trim));
+                $this->column(
+                    $group,
+                    $pattern['counts'],
+                    fn (): array => StripPatterns::place($pattern, $this->sides, $this->request->kerf, $trim),
+                );
                 $times = $limits[$group] ?? PHP_INT_MAX;
                 foreach ($pattern['counts'] as $i => $n) {
                     $times = $n > 0 ? min($times, max(1, intdiv($need[$i], $n))) : $times;
@@ -237,7 +311,8 @@ final class CutPlanner
      * @param  list<float>  $prices
      * @param  array<int, int>  $need
      * @param  array<int, int|null>  $limits
-     * @return array{int, array{counts: array<int, int>, along: bool, rows: list<array{size: int, times: int, counts: array<int, int>}>}}|null the stock and the pattern
+     * @return array{int, array{counts: array<int, int>, along: bool, rows: list<array{size: int, times: int,
+     *     counts: array<int, int>}>}}|null the stock and the pattern
      */
     private function fullest(array $prices, array $need, array $limits): ?array
     {
@@ -247,7 +322,15 @@ final class CutPlanner
             if (($limits[$group] ?? 1) <= 0 || $this->late(self::IN_TURN)) {
                 continue;
             }
-            $pattern = StripPatterns::dearest($stock->width, $stock->height, $this->sides, $prices, $need, $this->request->kerf, $this->request->trimOf($stock));
+            $pattern = StripPatterns::dearest(
+                $stock->width,
+                $stock->height,
+                $this->sides,
+                $prices,
+                $need,
+                $this->request->kerf,
+                $this->request->trimOf($stock),
+            );
             $share = $this->squaresArea($pattern['counts']) / ($stock->width * $stock->height);
             if ($share > $most) {
                 [$best, $most] = [[$group, $pattern], $share];
@@ -259,7 +342,8 @@ final class CutPlanner
 
     /**
      * @param  list<float>  $prices  of a square by size
-     * @param  array<int, float>|null  $rents  of a sheet by stock, beside its area; null: take the pattern whatever it is worth
+     * @param  array<int, float>|null  $rents  of a sheet by stock, beside its area; null: take the pattern whatever it
+     *     is worth
      * @return bool whether there was a pattern worth more than its sheet costs
      */
     private function makeDearest(array $prices, ?array $rents): bool
@@ -269,11 +353,28 @@ final class CutPlanner
             if ($stock->count === 0 || $this->late(self::MADE)) {
                 continue;
             }
-            $pattern = StripPatterns::dearest($stock->width, $stock->height, $this->sides, $prices, $this->need, $this->request->kerf, $trim = $this->request->trimOf($stock));
-            $worth = array_sum(array_map(static fn (int $n, float $price): float => $n * $price, $pattern['counts'], $prices));
-            if ($worth > ($rents === null ? 0.0 : ($stock->width * $stock->height + ($rents[$group] ?? 0.0)) * (1 + 1e-6))) {
+            $pattern = StripPatterns::dearest(
+                $stock->width,
+                $stock->height,
+                $this->sides,
+                $prices,
+                $this->need,
+                $this->request->kerf,
+                $trim = $this->request->trimOf($stock),
+            );
+            $worth = array_sum(
+                array_map(static fn (int $n, float $price): float => $n * $price, $pattern['counts'], $prices),
+            );
+            if (
+                $worth >
+                ($rents === null ? 0.0 : ($stock->width * $stock->height + ($rents[$group] ?? 0.0)) * (1 + 1e-6))
+            ) {
                 $any = true;
-                $this->column($group, $pattern['counts'], fn (): array => StripPatterns::place($pattern, $this->sides, $this->request->kerf, $trim));
+                $this->column(
+                    $group,
+                    $pattern['counts'],
+                    fn (): array => StripPatterns::place($pattern, $this->sides, $this->request->kerf, $trim),
+                );
             }
         }
 
@@ -288,8 +389,13 @@ final class CutPlanner
      */
     private function solve(array $columns, array $need, array $limits): array
     {
-        return CoverProgram::solve($columns, $need, $limits, $this->began + $this->seconds,
-            fn () => $this->tell(0.4 + 0.5 * min(1.0, (microtime(true) - $this->began) / $this->seconds), 'search'));
+        return CoverProgram::solve(
+            $columns,
+            $need,
+            $limits,
+            $this->began + $this->seconds,
+            fn () => $this->tell(0.4 + 0.5 * min(1.0, (microtime(true) - $this->began) / $this->seconds), 'search'),
+        );
     }
 
     private function tell(float $share, string $what): void
@@ -298,7 +404,8 @@ final class CutPlanner
     }
 
     /**
-     * The least area of paper that is not scrap; then, for every number of such sheets that adds up to it, the least area of scrap.
+     * The least area of paper that is not scrap; then, for every number of such sheets that adds up to it, the least
+     * area of scrap.
      *
      * @param  array<int, int>  $need
      * @return Solved
@@ -306,7 +413,10 @@ final class CutPlanner
     private function scrapFirst(array $need): array
     {
         $scrap = array_map(static fn (Stock $s): bool => $s->scrap, $this->request->stock);
-        $priced = fn (bool $ofScrap): array => array_map(static fn (array $c): array => ['cost' => $scrap[$c['group']] === $ofScrap ? $c['cost'] : 0.0] + $c, $this->columns);
+        $priced = fn (bool $ofScrap): array => array_map(
+            static fn (array $c): array => ['cost' => $scrap[$c['group']] === $ofScrap ? $c['cost'] : 0.0] + $c,
+            $this->columns,
+        );
         $fresh = $this->solve($priced(false), $need, $this->limits);
         if ($fresh['uses'] === null || ! in_array(true, $scrap, true)) {
             return $fresh;
@@ -315,7 +425,8 @@ final class CutPlanner
         $this->mixing = 0;
         $this->mixes(array_keys($scrap, false, true), $fresh['cost'], [], $mixes);
         $best = ['uses' => $fresh['uses'], 'cost' => $this->cost($fresh['uses']), 'bound' => 0.0, 'proven' => false];
-        $proven = $fresh['proven'] && $mixes !== [] && $this->mixing <= self::MIXING && count($mixes) <= self::MOST_MIXES;
+        $proven =
+            $fresh['proven'] && $mixes !== [] && $this->mixing <= self::MIXING && count($mixes) <= self::MOST_MIXES;
         foreach ($mixes as $mix) {
             if ($this->late(1.0)) {
                 $proven = false;
@@ -324,7 +435,12 @@ final class CutPlanner
             $with = $this->solve($priced(true), $need, $mix + $this->limits);
             $proven = $proven && $with['proven'];
             if ($with['uses'] !== null && $this->cost($with['uses']) < $best['cost'] - self::SAME) {
-                $best = ['uses' => $with['uses'], 'cost' => $this->cost($with['uses']), 'bound' => 0.0, 'proven' => false];
+                $best = [
+                    'uses' => $with['uses'],
+                    'cost' => $this->cost($with['uses']),
+                    'bound' => 0.0,
+                    'proven' => false,
+                ];
             }
         }
 
@@ -337,11 +453,20 @@ final class CutPlanner
         $columns = array_map(static fn (array $c): array => ['cost' => 0.0] + $c, $this->columns);
         $sizes = array_keys($this->sides);
         foreach ($sizes as $i) {
-            $columns[] = ['counts' => array_map(static fn (int $k): int => $k === $i ? 1 : 0, $sizes), 'group' => -1, 'cost' => 1.0];
+            $columns[] = [
+                'counts' => array_map(static fn (int $k): int => $k === $i ? 1 : 0, $sizes),
+                'group' => -1,
+                'cost' => 1.0,
+            ];
         }
         $solved = $this->solve($columns, $this->need, $this->limits + [-1 => null]);
 
-        return array_values(array_slice($solved['uses'] ?? [...array_fill(0, count($this->columns), 0), ...$this->need], count($this->columns)));
+        return array_values(
+            array_slice(
+                $solved['uses'] ?? [...array_fill(0, count($this->columns), 0), ...$this->need],
+                count($this->columns),
+            ),
+        );
     }
 
     /**
@@ -361,11 +486,14 @@ final class CutPlanner
      */
     private function cost(array $uses): float
     {
-        return array_sum(array_map(fn (int $c, int $times): float => $times * $this->columns[$c]['cost'], array_keys($uses), $uses));
+        return array_sum(
+            array_map(fn (int $c, int $times): float => $times * $this->columns[$c]['cost'], array_keys($uses), $uses),
+        );
     }
 
     /**
-     * The same with fewer patterns: with the same sheets, or, where that is what the lead prefers, with a little more area.
+     * The same with fewer patterns: with the same sheets, or, where that is what the lead prefers, with a little more
+     * area.
      *
      * @param  array<int, int>  $uses
      * @param  array<int, int>  $need
@@ -375,7 +503,14 @@ final class CutPlanner
     {
         $deadline = microtime(true) + min(self::TIDYING, $this->seconds);
         if ($this->request->prefer === Prefer::Fewest) {
-            return FewestPatterns::of($this->columns, $need, $this->limits, $this->cost($uses) * (1 + self::FEWEST_EXTRA), $uses, $deadline);
+            return FewestPatterns::of(
+                $this->columns,
+                $need,
+                $this->limits,
+                $this->cost($uses) * (1 + self::FEWEST_EXTRA),
+                $uses,
+                $deadline,
+            );
         }
         $same = array_fill_keys(array_keys($this->limits), 0);
         foreach ($uses as $c => $times) {
@@ -433,13 +568,19 @@ final class CutPlanner
         }
         $stock = $this->request->stock[$group];
         $one = $stock->width * $stock->height;
-        for ($n = 0; $n <= min($stock->count ?? PHP_INT_MAX, floor(($area + self::SAME) / $one)) && $this->mixing <= self::MIXING; $n++) {
+        for (
+            $n = 0;
+            $n <= min($stock->count ?? PHP_INT_MAX, floor(($area + self::SAME) / $one)) &&
+            $this->mixing <= self::MIXING;
+            $n++
+        ) {
             $this->mixes($groups, $area - $n * $one, [$group => $n] + $mix, $mixes);
         }
     }
 
     /**
-     * The plan, one entry for each pattern. Sheets of one pattern are all cut alike, since they lie in stacks: squares beyond
+     * The plan, one entry for each pattern. Sheets of one pattern are all cut alike, since they lie in stacks: squares
+     * beyond
      * what is wanted are left out where all sheets of a pattern can do without them, and are cut as spares where not.
      *
      * @param  array<int, int>  $uses
@@ -451,7 +592,8 @@ final class CutPlanner
         $uses = array_filter($uses);
         $surplus = array_map(static fn (int $n): int => -$n, $need);
         foreach ($uses as $c => $times) {
-            foreach (($this->columns[$c]['squares'])() as ['size' => $size]) { // its counts stop at what is wanted
+            foreach ($this->columns[$c]['squares']() as ['size' => $size]) {
+                // its counts stop at what is wanted
                 $surplus[$size] += $times;
             }
         }
@@ -459,7 +601,7 @@ final class CutPlanner
         $sheets = [];
         foreach ($uses as $c => $times) {
             $squares = [];
-            foreach (array_reverse(($this->columns[$c]['squares'])()) as ['x' => $x, 'y' => $y, 'size' => $size]) {
+            foreach (array_reverse($this->columns[$c]['squares']()) as ['x' => $x, 'y' => $y, 'size' => $size]) {
                 if ($surplus[$size] >= $times) {
                     $surplus[$size] -= $times;
 
@@ -467,7 +609,11 @@ final class CutPlanner
                 }
                 $squares[] = ['x_mm' => $x, 'y_mm' => $y, 'side_mm' => round($this->sides[$size], 3)];
             }
-            $sheets[] = ['stock' => $this->request->stock[$this->columns[$c]['group']]->name, 'times' => $times, 'squares' => array_reverse($squares)];
+            $sheets[] = [
+                'stock' => $this->request->stock[$this->columns[$c]['group']]->name,
+                'times' => $times,
+                'squares' => array_reverse($squares),
+            ];
         }
 
         return array_reverse($sheets);

@@ -11,8 +11,13 @@ final readonly class CutRequest
      * @param  list<Stock>  $stock
      * @param  list<array{side: float, count: int}>  $need
      */
-    public function __construct(public array $stock, public array $need, public float $kerf, public float $trim, public Prefer $prefer = Prefer::Least)
-    {
+    public function __construct(
+        public array $stock,
+        public array $need,
+        public float $kerf,
+        public float $trim,
+        public Prefer $prefer = Prefer::Least,
+    ) {
     }
 
     /** mm lost all round a sheet of this stock. */
@@ -37,14 +42,25 @@ final readonly class CutRequest
             if ($count !== null && ! is_int($count)) {
                 throw new BadPaper("/stock/$i/count", 'The count must be a whole number, or null for plenty.');
             }
-            $stock[] = Stock::of(self::name($entry, $i), self::number($entry, 'width_mm', "/stock/$i"), self::number($entry, 'height_mm', "/stock/$i"), $count, "/stock/$i", self::loss($entry, 'trim_mm', "/stock/$i"), ($entry['scrap'] ?? false) === true);
+            $stock[] = Stock::of(
+                self::name($entry, $i),
+                self::number($entry, 'width_mm', "/stock/$i"),
+                self::number($entry, 'height_mm', "/stock/$i"),
+                $count,
+                "/stock/$i",
+                self::loss($entry, 'trim_mm', "/stock/$i"),
+                ($entry['scrap'] ?? false) === true,
+            );
         }
         $need = [];
         foreach (self::entries($data, 'need', 50) as $i => $entry) {
             $side = self::number($entry, 'side_mm', "/need/$i");
             $count = $entry['count'] ?? null;
             if ($side < Stock::MIN_MM || $side > Stock::MAX_MM) {
-                throw new BadPaper("/need/$i/side_mm", sprintf('A square must have between %d and %d mm.', Stock::MIN_MM, Stock::MAX_MM));
+                throw new BadPaper(
+                    "/need/$i/side_mm",
+                    sprintf('A square must have between %d and %d mm.', Stock::MIN_MM, Stock::MAX_MM),
+                );
             }
             if (! is_int($count) || $count < 0 || $count > 10_000) {
                 throw new BadPaper("/need/$i/count", 'The count must be a whole number from 0 to 10,000.');
@@ -53,7 +69,9 @@ final readonly class CutRequest
         }
 
         $prefer = $data['prefer'] ?? Prefer::Least->value;
-        $prefer = (is_string($prefer) ? Prefer::tryFrom($prefer) : null) ?? throw new BadPaper('/prefer', 'What to put first is one of "least", "fewest" and "scrap".');
+        $prefer =
+            (is_string($prefer) ? Prefer::tryFrom($prefer) : null) ??
+            throw new BadPaper('/prefer', 'What to put first is one of "least", "fewest" and "scrap".');
 
         return new self($stock, $need, self::loss($data, 'kerf_mm'), self::loss($data, 'trim_mm'), $prefer);
     }
@@ -81,7 +99,9 @@ final readonly class CutRequest
     {
         $name = $entry['name'] ?? null;
 
-        return is_string($name) && trim($name) !== '' && mb_strlen($name) <= 100 ? $name : throw new BadPaper("/stock/$i/name", 'A stock needs a name of at most 100 characters.');
+        return is_string($name) && trim($name) !== '' && mb_strlen($name) <= 100
+            ? $name
+            : throw new BadPaper("/stock/$i/name", 'A stock needs a name of at most 100 characters.');
     }
 
     /** @param  array<array-key, mixed>  $entry */
@@ -89,7 +109,9 @@ final readonly class CutRequest
     {
         $value = $entry[$key] ?? null;
 
-        return (is_int($value) || is_float($value)) && is_finite((float) $value) ? (float) $value : throw new BadPaper("$pointer/$key", 'This must be a number of millimetres.');
+        return (is_int($value) || is_float($value)) && is_finite((float) $value)
+            ? (float) $value
+            : throw new BadPaper("$pointer/$key", 'This must be a number of millimetres.');
     }
 
     /** @param  array<array-key, mixed>  $data */

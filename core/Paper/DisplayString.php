@@ -7,8 +7,13 @@ namespace Cathedra\Core\Paper;
 /** A string of finished models. Lengths in mm, weight in g. */
 final readonly class DisplayString
 {
-    private function __construct(public float $length, public float $drop, public int $beads, public float $weight, public ?int $lessons)
-    {
+    private function __construct(
+        public float $length,
+        public float $drop,
+        public int $beads,
+        public float $weight,
+        public ?int $lessons,
+    ) {
     }
 
     /**
@@ -23,13 +28,27 @@ final readonly class DisplayString
      *
      * @throws BadPaper when there is nothing to hang
      */
-    public static function of(int $models, float $height, float $gap, float $knots, float $sheetArea, float $grammage, int $goal, float $perLesson): self
-    {
+    public static function of(
+        int $models,
+        float $height,
+        float $gap,
+        float $knots,
+        float $sheetArea,
+        float $grammage,
+        int $goal,
+        float $perLesson,
+    ): self {
         if ($models < 1 || $height <= 0 || $gap < 0) {
             throw new BadPaper('', 'A string needs at least one model, with a size and a gap that is not negative.');
         }
         $drop = $models * $height + ($models - 1) * $gap;
 
-        return new self($drop + $knots, $drop, $models, $models * $sheetArea * $grammage / 1e6, $perLesson > 0 ? (int) ceil($goal / $perLesson) : null);
+        return new self(
+            $drop + $knots,
+            $drop,
+            $models,
+            ($models * $sheetArea * $grammage) / 1e6,
+            $perLesson > 0 ? (int) ceil($goal / $perLesson) : null,
+        );
     }
 }

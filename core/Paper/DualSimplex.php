@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Paper;
 
-/** Least cost * x with rows * x <= limits and x >= 0, for costs that are not negative: the dual simplex method on a dense table. */
+/**
+ * Least cost * x with rows * x <= limits and x >= 0, for costs that are not negative: the dual simplex method on a
+ * dense table.
+ */
 final class DualSimplex
 {
     private const ZERO = 1e-9;
@@ -16,7 +19,8 @@ final class DualSimplex
      * @param  list<float>  $costs  not negative
      * @param  list<array{array<int, float>, float}>  $rows  coefficients by variable, and the limit
      * @param  list<int>  $names  of the variables, for the answer
-     * @return array{cost: float, uses: array<int, float>, prices: list<float>}|null null when no x meets all rows; prices: what one more of each row's limit would save, by row
+     * @return array{cost: float, uses: array<int, float>, prices: list<float>}|null null when no x meets all rows;
+     *     prices: what one more of each row's limit would save, by row
      */
     public static function least(array $costs, array $rows, array $names): ?array
     {
@@ -85,6 +89,7 @@ final class DualSimplex
             $basis[$leave] = $enter;
         }
 
-        return ['cost' => 0.0, 'uses' => [$names[0] => 1.0], 'prices' => array_fill(0, $m, 0.0)]; // a bound of nothing is always true
+        // a bound of nothing is always true
+        return ['cost' => 0.0, 'uses' => [$names[0] => 1.0], 'prices' => array_fill(0, $m, 0.0)];
     }
 }

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Cathedra\Core\Paper;
 
 /**
- * People cut in stacks, many sheets the same way: of all plans within a budget one with the fewest different patterns, and
+ * People cut in stacks, many sheets the same way: of all plans within a budget one with the fewest different patterns,
+ * and
  * of those the cheapest. One pattern is tried, then two, then three ...; a choice is given up when what is still wanted
- * costs more than the budget has left, at the prices of the linear program (no pattern makes squares cheaper than these).
+ * costs more than the budget has left, at the prices of the linear program (no pattern makes squares cheaper than
+ * these).
  */
 final class FewestPatterns
 {
@@ -28,8 +30,12 @@ final class FewestPatterns
      * @param  list<array{counts: array<int, int>, group: int, cost: float}>  $columns
      * @param  list<float>  $prices  by size
      */
-    private function __construct(private readonly array $columns, private readonly array $prices, private float $budget, private readonly float $deadline)
-    {
+    private function __construct(
+        private readonly array $columns,
+        private readonly array $prices,
+        private float $budget,
+        private readonly float $deadline,
+    ) {
     }
 
     /**
@@ -41,14 +47,26 @@ final class FewestPatterns
      * @param  float  $deadline  microtime
      * @return array{uses: array<int, int>, proven: bool} proven: there is none with fewer patterns
      */
-    public static function of(array $columns, array $need, array $limits, float $budget, array $uses, float $deadline): array
-    {
+    public static function of(
+        array $columns,
+        array $need,
+        array $limits,
+        float $budget,
+        array $uses,
+        float $deadline,
+    ): array {
         $rows = [];
         foreach ($need as $i => $n) {
             $rows[] = [array_map(static fn (array $c): float => (float) -$c['counts'][$i], $columns), (float) -$n];
         }
-        $prices = $columns === [] ? null : DualSimplex::least(array_column($columns, 'cost'), $rows, array_keys($columns));
-        $self = new self($columns, $prices['prices'] ?? array_fill(0, count($need), 0.0), $budget + self::SAME, $deadline);
+        $prices =
+            $columns === [] ? null : DualSimplex::least(array_column($columns, 'cost'), $rows, array_keys($columns));
+        $self = new self(
+            $columns,
+            $prices['prices'] ?? array_fill(0, count($need), 0.0),
+            $budget + self::SAME,
+            $deadline,
+        );
         for ($patterns = 1; $patterns < count(array_filter($uses)); $patterns++) {
             $self->search($patterns, $need, $limits, array_fill(0, count($columns), 0), 0.0, 0);
             if ($self->best !== null) {
@@ -110,7 +128,14 @@ final class FewestPatterns
                     ksort($this->best);
                     $this->budget = $spent + $times * $cost - self::SAME;
                 } elseif ($patterns > 1) {
-                    $this->search($patterns - 1, $rest, $limits[$group] === null ? $limits : [$group => $limits[$group] - $times] + $limits, [$c => $times] + $uses, $spent + $times * $cost, $c + 1);
+                    $this->search(
+                        $patterns - 1,
+                        $rest,
+                        $limits[$group] === null ? $limits : [$group => $limits[$group] - $times] + $limits,
+                        [$c => $times] + $uses,
+                        $spent + $times * $cost,
+                        $c + 1,
+                    );
                 }
             }
         }

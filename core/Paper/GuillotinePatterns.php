@@ -10,7 +10,8 @@ use Closure;
  * All ways to cut squares of up to a few sizes from one sheet by straight cuts from edge to edge, in any number of
  * stages: the count vectors that no other way beats in every size, each with its cuts.
  *
- * Every such pattern can be pushed down and to the left, so cuts need be tried only where squares and kerfs add up, and a
+ * Every such pattern can be pushed down and to the left, so cuts need be tried only where squares and kerfs add up, and
+ * a
  * rectangle is as good as the largest one of such measures inside it.
  */
 final class GuillotinePatterns
@@ -21,13 +22,19 @@ final class GuillotinePatterns
     /** Products of part patterns tried before the sizes are too many and too small for an exact answer. */
     private const MAX_WORK = 40_000_000;
 
-    /** Bits of a vector for each size, the highest of them a guard that is 0: up to 16,383 squares of each of four sizes. */
+    /**
+     * Bits of a vector for each size, the highest of them a guard that is 0: up to 16,383 squares of each of four
+     * sizes.
+     */
     private const BITS = 15;
 
     /** With more sizes the patterns are too many to list. */
     public const MOST_SIZES = 4;
 
-    /** @var array<string, array<int, array{string, float, int, int}|null>> by rectangle and packed vector of counts: the cut (direction, where, vectors of both parts); null: one square or nothing */
+    /**
+     * @var array<string, array<int, array{string, float, int, int}|null>> by rectangle and packed vector of counts: the
+     *     cut (direction, where, vectors of both parts); null: one square or nothing
+     */
     private array $known = [];
 
     /** The guard bits. */
@@ -48,8 +55,14 @@ final class GuillotinePatterns
      * @param  array<int, int>  $caps  squares wanted of each; more are not counted
      * @param  Closure(): void|null  $still
      */
-    private function __construct(private readonly array $sides, private readonly array $caps, private readonly float $kerf, float $longest, private readonly float $until, private readonly ?Closure $still)
-    {
+    private function __construct(
+        private readonly array $sides,
+        private readonly array $caps,
+        private readonly float $kerf,
+        float $longest,
+        private readonly float $until,
+        private readonly ?Closure $still,
+    ) {
         $this->rasters = $this->sums($longest);
         foreach ($caps as $i => $cap) {
             $this->guards |= 1 << ($i * self::BITS + self::BITS - 1);
@@ -62,10 +75,19 @@ final class GuillotinePatterns
      * @param  array<int, int>  $caps
      * @param  float  $until  microtime at which it is given up
      * @param  Closure(): void|null  $still  called now and then while it works
-     * @return list<array{counts: array<int, int>, squares: list<array{x: float, y: float, size: int}>}>|null null when it would take too long; squares from the sheet's own corner
+     * @return list<array{counts: array<int, int>, squares: list<array{x: float, y: float, size: int}>}>|null null when
+     *     it would take too long; squares from the sheet's own corner
      */
-    public static function of(float $width, float $height, array $sides, array $caps, float $kerf, float $trim, float $until = INF, ?Closure $still = null): ?array
-    {
+    public static function of(
+        float $width,
+        float $height,
+        array $sides,
+        array $caps,
+        float $kerf,
+        float $trim,
+        float $until = INF,
+        ?Closure $still = null,
+    ): ?array {
         [$w, $h] = [$width - 2 * $trim, $height - 2 * $trim];
         $self = new self($sides, $caps, $kerf, max($w, $h), $until, $still);
         $vectors = $self->best($w, $h);
@@ -142,7 +164,11 @@ final class GuillotinePatterns
             foreach ([['|', $w], ['-', $h]] as [$way, $length]) {
                 foreach ($this->rasters as $at) {
                     $rest = $length - $at - $this->kerf;
-                    if ($at <= 0 || $rest < $this->sides[count($this->sides) - 1] - self::SLACK || $at > $this->raster($rest) + self::SLACK) {
+                    if (
+                        $at <= 0 ||
+                        $rest < $this->sides[count($this->sides) - 1] - self::SLACK ||
+                        $at > $this->raster($rest) + self::SLACK
+                    ) {
                         if ($at > 0) {
                             break; // the two parts may change places: only the shorter one first
                         }
@@ -182,7 +208,8 @@ final class GuillotinePatterns
         foreach (array_keys($a) as $one) {
             foreach ($others as $other) {
                 $sum = $one + $other;
-                if ((($most - $sum) & $guards) !== $guards) { // more than wanted of some size
+                if ((($most - $sum) & $guards) !== $guards) {
+                    // more than wanted of some size
                     $sum = $this->capped($sum);
                 }
                 if (! array_key_exists($sum, $found)) {
@@ -211,7 +238,10 @@ final class GuillotinePatterns
     /** @return array<int, int> */
     private function counts(int $vector): array
     {
-        return array_map(static fn (int $i): int => ($vector >> ($i * self::BITS)) & ((1 << self::BITS) - 1), array_keys($this->sides));
+        return array_map(
+            static fn (int $i): int => ($vector >> ($i * self::BITS)) & ((1 << self::BITS) - 1),
+            array_keys($this->sides),
+        );
     }
 
     /**
@@ -228,7 +258,8 @@ final class GuillotinePatterns
     }
 
     /**
-     * A vector is beaten when one before it (which has no fewer of the third size) has no fewer of the first and second: of all
+     * A vector is beaten when one before it (which has no fewer of the third size) has no fewer of the first and
+     * second: of all
      * before it, the most of the first size is kept for every number of the second.
      *
      * @param  array<int, array{string, float, int, int}|null>  $found  largest first

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Cathedra\Core\Paper;
 
 /**
- * What has to be done and laid out before a lesson, in the order of doing it, and what goes to each learner and each table.
- * Each entry is a key and its numbers; words come from the phrasebook. A key is counted through (cut-1, cut-2), so that what
+ * What has to be done and laid out before a lesson, in the order of doing it, and what goes to each learner and each
+ * table.
+ * Each entry is a key and its numbers; words come from the phrasebook. A key is counted through (cut-1, cut-2), so that
+ * what
  * is ticked off stays ticked when something is added.
  *
  * @phpstan-type Entry array{key: string, said: string, with: array<string, int|float|string>}
@@ -24,8 +26,15 @@ final readonly class KitList
      * @param  'scissors'|'trimmer'|'tear'  $method
      * @param  list<Material>  $materials
      */
-    public function __construct(private LessonPaper $paper, private int $learners, private int $seats, private bool $squareInLesson, private bool $modelCuts, private string $method, private array $materials)
-    {
+    public function __construct(
+        private LessonPaper $paper,
+        private int $learners,
+        private int $seats,
+        private bool $squareInLesson,
+        private bool $modelCuts,
+        private string $method,
+        private array $materials,
+    ) {
     }
 
     /** @return list<Entry> */
@@ -33,7 +42,8 @@ final readonly class KitList
     {
         $entries = [];
         $add = static function (string $key, array $with = [], ?string $said = null) use (&$entries): void {
-            $number = 1 + count(array_filter($entries, static fn (array $e): bool => str_starts_with($e['key'], "$key-")));
+            $number =
+                1 + count(array_filter($entries, static fn (array $e): bool => str_starts_with($e['key'], "$key-")));
             $entries[] = ['key' => "$key-$number", 'said' => $said ?? $key, 'with' => $with];
         };
         foreach ($this->paper->takes as $stock => $sheets) {
@@ -49,15 +59,26 @@ final readonly class KitList
         foreach ($this->paper->models as $model) {
             $add('practise', ['title' => $model->title], count($this->paper->models) > 1 ? 'practise-one' : null);
         }
-        $add('sort', ['n' => $this->squareInLesson && $cut !== [] ? $this->handedOut() : count($this->paper->pieces), 'kits' => $this->learners, 'tables' => $this->tables()]);
+        $add('sort', [
+            'n' => $this->squareInLesson && $cut !== [] ? $this->handedOut() : count($this->paper->pieces),
+            'kits' => $this->learners,
+            'tables' => $this->tables(),
+        ]);
         foreach ($this->paper->models as $model) {
-            $add('spares', ['n' => $model->spares, 'title' => $model->title], count($this->paper->models) > 1 ? 'spares-one' : null);
+            $add(
+                'spares',
+                ['n' => $model->spares, 'title' => $model->title],
+                count($this->paper->models) > 1 ? 'spares-one' : null,
+            );
         }
         if ($this->scissors() > 0) {
             $add('scissors', ['n' => $this->scissors(), 'share' => self::SHARE_SCISSORS]);
         }
         foreach ($this->materials as $material) {
-            $add('material', ['n' => $material->amount($this->learners, $this->tables(), $this->finished()), 'name' => $material->name]);
+            $add('material', [
+                'n' => $material->amount($this->learners, $this->tables(), $this->finished()),
+                'name' => $material->name,
+            ]);
         }
 
         return $entries;
@@ -66,7 +87,10 @@ final readonly class KitList
     /** @return list<array{title: string, side: float, uncut: bool}> what one learner gets */
     public function forLearner(): array
     {
-        return array_map(static fn (array $p): array => ['title' => $p['title'], 'side' => $p['side'], 'uncut' => $p['uncut']], $this->paper->pieces);
+        return array_map(
+            static fn (array $p): array => ['title' => $p['title'], 'side' => $p['side'], 'uncut' => $p['uncut']],
+            $this->paper->pieces,
+        );
     }
 
     /**
@@ -82,9 +106,16 @@ final readonly class KitList
             $seated = intdiv($this->learners, $tables) + ($table < $this->learners % $tables ? 1 : 0);
             $amounts = [];
             foreach ($this->materials as $material) {
-                $amounts[$material->key] = $material->per === 'room' ? 0 : $material->amount($seated, 1, $seated * count($this->paper->models));
+                $amounts[$material->key] =
+                    $material->per === 'room'
+                        ? 0
+                        : $material->amount($seated, 1, $seated * count($this->paper->models));
             }
-            $list[] = ['learners' => $seated, 'scissors' => $this->scissors() === 0 ? 0 : (int) ceil($seated / self::SHARE_SCISSORS), 'materials' => array_filter($amounts)];
+            $list[] = [
+                'learners' => $seated,
+                'scissors' => $this->scissors() === 0 ? 0 : (int) ceil($seated / self::SHARE_SCISSORS),
+                'materials' => array_filter($amounts),
+            ];
         }
 
         return $list;
@@ -103,7 +134,10 @@ final readonly class KitList
         }
         $pairs = 0;
         for ($table = 0; $table < $this->tables(); $table++) {
-            $pairs += (int) ceil((intdiv($this->learners, $this->tables()) + ($table < $this->learners % $this->tables() ? 1 : 0)) / self::SHARE_SCISSORS);
+            $pairs += (int) ceil(
+                (intdiv($this->learners, $this->tables()) + ($table < $this->learners % $this->tables() ? 1 : 0)) /
+                    self::SHARE_SCISSORS,
+            );
         }
 
         return $pairs;
@@ -114,7 +148,10 @@ final readonly class KitList
         return $this->learners * count($this->paper->models);
     }
 
-    /** Sheets or squares handed to each learner when squares are made in the lesson: the uncut ones and one sheet for each model. */
+    /**
+     * Sheets or squares handed to each learner when squares are made in the lesson: the uncut ones and one sheet for
+     * each model.
+     */
     private function handedOut(): int
     {
         return count($this->paper->models);

@@ -4,13 +4,19 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Paper;
 
-/** How often to take each item offered, so that what fits into a room of whole steps is worth most. Items may be offered one after the other. */
+/**
+ * How often to take each item offered, so that what fits into a room of whole steps is worth most. Items may be offered
+ * one after the other.
+ */
 final class Knapsack
 {
     /** @var array<int, float> by room */
     private array $worth;
 
-    /** @var list<array{name: int, times: int, size: int, taken: string}> taken: by room, whether this part is in the best filling of it */
+    /**
+     * @var list<array{name: int, times: int, size: int, taken: string}> taken: by room, whether this part is in the
+     *     best filling of it
+     */
     private array $parts = [];
 
     /** @param  int  $room  steps, not negative */
@@ -27,7 +33,8 @@ final class Knapsack
     public function offer(int $name, int $size, float $value, int $most): void
     {
         $left = min($most, intdiv($this->room, max(1, $size)));
-        for ($times = 1; $left > 0; $times *= 2) { // one, two, four ... at once: every number up to the most adds up
+        for ($times = 1; $left > 0; $times *= 2) {
+            // one, two, four ... at once: every number up to the most adds up
             $times = min($times, $left);
             $left -= $times;
             $taken = str_repeat('0', $this->room + 1);

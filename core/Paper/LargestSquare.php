@@ -8,12 +8,14 @@ namespace Cathedra\Core\Paper;
 final readonly class LargestSquare
 {
     /**
-     * The largest side of which the pile gives so many equal squares. The number of squares only changes where a row or a
+     * The largest side of which the pile gives so many equal squares. The number of squares only changes where a row or
+     * a
      * column more fits, so these sides are all that need be looked at.
      *
      * @param  list<Stock>  $pile
      * @param  int  $squares  at least 1
-     * @return array{side_mm: float, per_sheet: list<int>, made: int}|null null when even the smallest squares would not do
+     * @return array{side_mm: float, per_sheet: list<int>, made: int}|null null when even the smallest squares would not
+     *     do
      */
     public static function from(array $pile, int $squares, float $kerf = 0.0, float $trim = 0.0): ?array
     {
@@ -32,7 +34,16 @@ final readonly class LargestSquare
         }
         rsort($sides);
         foreach (array_unique($sides) as $side) {
-            $per = array_map(static fn (Stock $s): int => SquareGrid::on($s->width, $s->height, $side, $kerf, $trim + $s->trim)->count(), $pile);
+            $per = array_map(
+                static fn (Stock $s): int => SquareGrid::on(
+                    $s->width,
+                    $s->height,
+                    $side,
+                    $kerf,
+                    $trim + $s->trim,
+                )->count(),
+                $pile,
+            );
             $made = 0;
             foreach ($pile as $i => $stock) {
                 $made += $per[$i] * min($stock->count ?? $squares, $squares);

@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace Cathedra\Core\Paper;
 
 /**
- * All paper a lesson takes: for every learner, every spare and the lead's own practice each piece of each model, from a pile
- * of one stock or several. A model from an uncut sheet takes sheets as they are, of the stock nearest to its shape. When the
- * pile does not do, the plan is made as if there were plenty of the first stock (or of all, where the first gives none of the
+ * All paper a lesson takes: for every learner, every spare and the lead's own practice each piece of each model, from a
+ * pile
+ * of one stock or several. A model from an uncut sheet takes sheets as they are, of the stock nearest to its shape.
+ * When the
+ * pile does not do, the plan is made as if there were plenty of the first stock (or of all, where the first gives none
+ * of the
  * squares), and what is missing is counted. Lengths in mm.
  *
  * @phpstan-import-type Plan from CutPlanner
@@ -28,10 +31,20 @@ final readonly class LessonPaper
      * @param  Plan|null  $plan  null: nothing is cut
      * @param  array<int, int>  $takes  sheets by stock
      * @param  array<int, int>  $short  sheets missing by stock
-     * @param  float|null  $smaller  share of all wanted sides for which the pile is enough; null when it is enough anyway or for nothing useful
+     * @param  float|null  $smaller  share of all wanted sides for which the pile is enough; null when it is enough
+     *     anyway or for nothing useful
      */
-    private function __construct(public array $pile, public array $models, public array $sides, public array $pieces, public array $uncut, public ?array $plan, public array $takes, public array $short, public ?float $smaller)
-    {
+    private function __construct(
+        public array $pile,
+        public array $models,
+        public array $sides,
+        public array $pieces,
+        public array $uncut,
+        public ?array $plan,
+        public array $takes,
+        public array $short,
+        public ?float $smaller,
+    ) {
     }
 
     /**
@@ -41,8 +54,13 @@ final readonly class LessonPaper
      *
      * @throws BadPaper when a square is out of bounds
      */
-    public static function for(array $pile, array $models, float $kerf, Prefer $prefer = Prefer::Least, float $seconds = 2.0): self
-    {
+    public static function for(
+        array $pile,
+        array $models,
+        float $kerf,
+        Prefer $prefer = Prefer::Least,
+        float $seconds = 2.0,
+    ): self {
         $sides = [];
         $pieces = [];
         $uncut = [];
@@ -55,8 +73,15 @@ final readonly class LessonPaper
                 $uncut[] = ['model' => $m, 'stock' => $stock, 'sheets' => $model->sets()];
                 $left[$stock] = $left[$stock]->without($model->sets());
             }
-            foreach ([['title' => $model->title, 'scale' => 1.0], ...($model->uncut() ? [] : $model->parts)] as ['title' => $title, 'scale' => $scale]) {
-                $pieces[] = ['model' => $m, 'title' => $title, 'side' => $scale === 1.0 ? $sides[$m] : round($sides[$m] * $scale, 1), 'count' => $model->sets(), 'uncut' => $model->uncut()];
+            $parts = [['title' => $model->title, 'scale' => 1.0], ...$model->uncut() ? [] : $model->parts];
+            foreach ($parts as ['title' => $title, 'scale' => $scale]) {
+                $pieces[] = [
+                    'model' => $m,
+                    'title' => $title,
+                    'side' => $scale === 1.0 ? $sides[$m] : round($sides[$m] * $scale, 1),
+                    'count' => $model->sets(),
+                    'uncut' => $model->uncut(),
+                ];
             }
         }
         self::check($pieces);
@@ -70,22 +95,30 @@ final readonly class LessonPaper
         foreach ($plan['sheets'] ?? [] as ['stock' => $name, 'times' => $times]) {
             $takes[$names[$name]] += $times;
         }
-        $short = array_map(static fn (Stock $s, int $n): int => $s->count === null ? 0 : max(0, $n - $s->count), $pile, $takes);
+        $short = array_map(
+            static fn (Stock $s, int $n): int => $s->count === null ? 0 : max(0, $n - $s->count),
+            $pile,
+            $takes,
+        );
         $smaller = array_sum($short) > 0 && $uncut === [] ? self::enoughFor($left, $cut, $sides, $kerf, $prefer) : null;
 
         return new self($pile, $models, $sides, $pieces, $uncut, $plan, $takes, $short, $smaller);
     }
 
-    /** @return non-empty-list<int> the stocks a model's own square or sheet comes from; the first stock while there is no plan */
+    /**
+     * @return non-empty-list<int> the stocks a model's own square or sheet comes from; the first stock while there is
+     *     no plan
+     */
     public function stocksOf(int $model): array
     {
         $names = array_flip(array_map(static fn (Stock $s): string => $s->name, $this->pile));
         $found = [];
         foreach ($this->uncut as ['model' => $m, 'stock' => $stock]) {
-            $m === $model && $found[] = $stock;
+            $m === $model && ($found[] = $stock);
         }
         foreach ($found === [] ? $this->plan['sheets'] ?? [] : [] as ['stock' => $name, 'squares' => $squares]) {
-            if (array_filter($squares, fn (array $s): bool => abs($s['side_mm'] - $this->sides[$model]) < 1e-6) !== []) {
+            $own = fn (array $s): bool => abs($s['side_mm'] - $this->sides[$model]) < 1e-6;
+            if (array_filter($squares, $own) !== []) {
                 $found[] = $names[$name];
             }
         }
@@ -122,7 +155,12 @@ final readonly class LessonPaper
      */
     private static function nearest(array $pile, float $ratio): int
     {
-        $off = array_map(static fn (Stock $s): float => abs(log(max($s->width, $s->height) / min($s->width, $s->height)) - abs(log($ratio))), $pile);
+        $off = array_map(
+            static fn (Stock $s): float => abs(
+                log(max($s->width, $s->height) / min($s->width, $s->height)) - abs(log($ratio)),
+            ),
+            $pile,
+        );
 
         return (int) array_search(min([INF, ...$off]), $off, true);
     }
@@ -136,7 +174,16 @@ final readonly class LessonPaper
     {
         foreach ($pieces as $piece) {
             if ($piece['side'] < Stock::MIN_MM || $piece['side'] > Stock::MAX_MM) {
-                throw new BadPaper('/side_mm', sprintf('A square must have between %d and %d mm; %s would have %s mm.', Stock::MIN_MM, Stock::MAX_MM, $piece['title'], round($piece['side'], 1)));
+                throw new BadPaper(
+                    '/side_mm',
+                    sprintf(
+                        'A square must have between %d and %d mm; %s would have %s mm.',
+                        Stock::MIN_MM,
+                        Stock::MAX_MM,
+                        $piece['title'],
+                        round($piece['side'], 1),
+                    ),
+                );
             }
         }
     }
@@ -149,19 +196,31 @@ final readonly class LessonPaper
      * @param  list<Piece>  $cut
      * @return Plan
      */
-    private static function plan(array $left, array $pile, array $cut, float $share, float $kerf, Prefer $prefer, float $seconds): array
-    {
+    private static function plan(
+        array $left,
+        array $pile,
+        array $cut,
+        float $share,
+        float $kerf,
+        Prefer $prefer,
+        float $seconds,
+    ): array {
         $need = array_map(static fn (array $p): array => ['side' => $p['side'] * $share, 'count' => $p['count']], $cut);
         $plan = CutPlanner::plan(new CutRequest(array_values($left), $need, $kerf, 0.0, $prefer), $seconds);
-        foreach ([[$pile[0]->plenty()] + $left, array_map(static fn (Stock $s): Stock => $s->plenty(), $left)] as $more) {
-            $plan = $plan['feasible'] ? $plan : CutPlanner::plan(new CutRequest(array_values($more), $need, $kerf, 0.0, $prefer), $seconds);
+        foreach (
+            [[$pile[0]->plenty()] + $left, array_map(static fn (Stock $s): Stock => $s->plenty(), $left)] as $more
+        ) {
+            $plan = $plan['feasible']
+                ? $plan
+                : CutPlanner::plan(new CutRequest(array_values($more), $need, $kerf, 0.0, $prefer), $seconds);
         }
 
         return $plan;
     }
 
     /**
-     * The largest share of all sides for which the pile is enough, so that the main side of the first model is a whole number
+     * The largest share of all sides for which the pile is enough, so that the main side of the first model is a whole
+     * number
      * of tenths of a mm: by halving for several sizes, exactly for one.
      *
      * @param  array<int, Stock>  $left
@@ -173,10 +232,27 @@ final readonly class LessonPaper
         if (count($cut) === 1) {
             $largest = LargestSquare::from(array_values($left), $cut[0]['count'], $kerf)['side_mm'] ?? 0.0;
 
-            return $largest >= self::LEAST_SHARE * $cut[0]['side'] && $largest < $cut[0]['side'] ? $largest / $cut[0]['side'] : null;
+            return $largest >= self::LEAST_SHARE * $cut[0]['side'] && $largest < $cut[0]['side']
+                ? $largest / $cut[0]['side']
+                : null;
         }
         [$enough, $short] = [(int) (self::LEAST_SHARE * $sides[0]), (int) ceil($sides[0])]; // mm of the first side
-        $does = static fn (int $mm): bool => CutPlanner::plan(new CutRequest(array_values($left), array_map(static fn (array $p): array => ['side' => round($p['side'] * $mm / $sides[0], 1), 'count' => $p['count']], $cut), $kerf, 0.0, $prefer), 0.3)['feasible'];
+        $does = static fn (int $mm): bool => CutPlanner::plan(
+            new CutRequest(
+                array_values($left),
+                array_map(
+                    static fn (array $p): array => [
+                        'side' => round(($p['side'] * $mm) / $sides[0], 1),
+                        'count' => $p['count'],
+                    ],
+                    $cut,
+                ),
+                $kerf,
+                0.0,
+                $prefer,
+            ),
+            0.3,
+        )['feasible'];
         if (! $does($enough)) {
             return null;
         }

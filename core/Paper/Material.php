@@ -15,16 +15,30 @@ final readonly class Material
      * @param  list<string>  $notFor  age bands
      * @param  string|null  $instead  what to take for these
      */
-    public function __construct(public string $key, public string $name, public string $per, public float $number, public string $caution, public array $notFor, public ?string $instead)
-    {
+    public function __construct(
+        public string $key,
+        public string $name,
+        public string $per,
+        public float $number,
+        public string $caution,
+        public array $notFor,
+        public ?string $instead,
+    ) {
     }
 
     /** Whole pieces, rounded up. */
     public function amount(int $learners, int $tables, int $models): int
     {
-        return (int) ceil($this->number * match ($this->per) {
-            'learner' => $learners, 'table' => $tables, 'model' => $models, 'room' => 1,
-        } - 1e-9);
+        return (int) ceil(
+            $this->number *
+                match ($this->per) {
+                    'learner' => $learners,
+                    'table' => $tables,
+                    'model' => $models,
+                    'room' => 1,
+                } -
+                1e-9,
+        );
     }
 
     public function fits(string $ageBand): bool

@@ -15,8 +15,15 @@ final readonly class ModelPaper
      * @param  int  $spares  beyond that
      * @param  int  $practice  for the lead, to fold before
      */
-    public function __construct(public string $title, public float $ratio, public array $parts, public ?float $side, public int $learners, public int $spares, public int $practice)
-    {
+    public function __construct(
+        public string $title,
+        public float $ratio,
+        public array $parts,
+        public ?float $side,
+        public int $learners,
+        public int $spares,
+        public int $practice,
+    ) {
     }
 
     public function uncut(): bool

@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace Cathedra\Core\Paper;
 
 /**
- * Each size by itself, largest first: the best grid on every stock, and among all ways to mix the stocks the one with the
- * least area, then the fewest sheets. Exact for one size; for several a plan that is quick, always there, and often not the best.
+ * Each size by itself, largest first: the best grid on every stock, and among all ways to mix the stocks the one with
+ * the
+ * least area, then the fewest sheets. Exact for one size; for several a plan that is quick, always there, and often not
+ * the best.
  */
 final class OneByOne
 {
-    /** Squares times stocks; above it several sizes, for which this is only the quick plan, are not weighed up in full. */
+    /**
+     * Squares times stocks; above it several sizes, for which this is only the quick plan, are not weighed up in full.
+     */
     private const MUCH = 40_000;
 
     /** @var array<int, int|null> sheets left by stock */
@@ -30,15 +34,21 @@ final class OneByOne
     }
 
     /**
-     * @return array{sheets: list<array{stock: string, times: int, squares: list<array{x_mm: float, y_mm: float, side_mm: float}>}>, feasible: bool,
-     *   unmet: list<array{side_mm: float, count: int}>, sheets_used: int, used_area_mm2: float, lower_bound_area_mm2: float, optimal: bool}
+     * @return array{sheets: list<array{stock: string, times: int, squares: list<array{x_mm: float, y_mm: float,
+     *     side_mm: float}>}>, feasible: bool,
+     *   unmet: list<array{side_mm: float, count: int}>, sheets_used: int, used_area_mm2: float,
+     *   lower_bound_area_mm2: float, optimal: bool}
      */
     public static function plan(CutRequest $request): array
     {
         return (new self($request))->run();
     }
 
-    /** @return array{sheets: list<array{stock: string, times: int, squares: list<array{x_mm: float, y_mm: float, side_mm: float}>}>, feasible: bool, unmet: list<array{side_mm: float, count: int}>, sheets_used: int, used_area_mm2: float, lower_bound_area_mm2: float, optimal: bool} */
+    /**
+     * @return array{sheets: list<array{stock: string, times: int, squares: list<array{x_mm: float, y_mm: float,
+     *     side_mm: float}>}>, feasible: bool, unmet: list<array{side_mm: float, count: int}>, sheets_used: int,
+     *     used_area_mm2: float, lower_bound_area_mm2: float, optimal: bool}
+     */
     private function run(): array
     {
         $needs = $this->merged();
@@ -81,7 +91,16 @@ final class OneByOne
 
     private function one(float $side, int $count): void
     {
-        $grids = array_map(fn (Stock $s): SquareGrid => SquareGrid::on($s->width, $s->height, $side, $this->request->kerf, $this->request->trimOf($s)), $this->request->stock);
+        $grids = array_map(
+            fn (Stock $s): SquareGrid => SquareGrid::on(
+                $s->width,
+                $s->height,
+                $side,
+                $this->request->kerf,
+                $this->request->trimOf($s),
+            ),
+            $this->request->stock,
+        );
         $most = 0;
         foreach ($grids as $i => $grid) {
             $most += $grid->count() === 0 ? 0 : min($count, ($this->left[$i] ?? $count) * $grid->count());
@@ -95,12 +114,19 @@ final class OneByOne
         }
     }
 
-    /** Books $times sheets of a stock, all cut alike: squares too many are left out only where every sheet can do without one. */
+    /**
+     * Books $times sheets of a stock, all cut alike: squares too many are left out only where every sheet can do
+     * without one.
+     */
     private function take(int $i, int $times, SquareGrid $grid, int &$wanted): void
     {
         $stock = $this->request->stock[$i];
         $per = min($grid->count(), (int) ceil($wanted / $times));
-        $this->sheets[] = ['stock' => $stock->name, 'times' => $times, 'squares' => array_slice($grid->squares(), 0, $per)];
+        $this->sheets[] = [
+            'stock' => $stock->name,
+            'times' => $times,
+            'squares' => array_slice($grid->squares(), 0, $per),
+        ];
         $wanted = max(0, $wanted - $times * $per);
         if ($this->left[$i] !== null) {
             $this->left[$i] -= $times;
@@ -109,7 +135,8 @@ final class OneByOne
     }
 
     /**
-     * The stock with the least area for a square first, then the next; the last squares from whatever gives them with the least area.
+     * The stock with the least area for a square first, then the next; the last squares from whatever gives them with
+     * the least area.
      *
      * @param  array<int, SquareGrid>  $grids
      * @return array<int, int> sheets by stock
@@ -118,7 +145,10 @@ final class OneByOne
     {
         $grids = array_filter($grids, static fn (SquareGrid $g): bool => $g->count() > 0);
         $area = array_map(static fn (Stock $s): float => $s->width * $s->height, $this->request->stock);
-        uksort($grids, static fn (int $a, int $b): int => $area[$a] / $grids[$a]->count() <=> $area[$b] / $grids[$b]->count());
+        uksort(
+            $grids,
+            static fn (int $a, int $b): int => $area[$a] / $grids[$a]->count() <=> $area[$b] / $grids[$b]->count(),
+        );
         $use = [];
         foreach ($grids as $i => $grid) {
             $use[$i] = min($this->left[$i] ?? PHP_INT_MAX, intdiv($need, $grid->count()));
@@ -128,7 +158,14 @@ final class OneByOne
             $best = null;
             foreach ($grids as $i => $grid) {
                 $free = $this->left[$i] === null || $use[$i] < $this->left[$i];
-                if ($free && ($best === null || [min($need, $grid->count()) < $need, $area[$i]] < [min($need, $grids[$best]->count()) < $need, $area[$best]])) {
+                if (
+                    $free &&
+                    ($best === null ||
+                        [min($need, $grid->count()) < $need, $area[$i]] < [
+                            min($need, $grids[$best]->count()) < $need,
+                            $area[$best],
+                        ])
+                ) {
                     $best = $i;
                 }
             }
@@ -144,8 +181,10 @@ final class OneByOne
     }
 
     /**
-     * Covering knapsack by dynamic programming over the number of squares still needed: the least (area, sheets) that gives at
-     * least r squares. Sheets of a stock are taken one, two, four ... at once, so that any number up to what there is adds up.
+     * Covering knapsack by dynamic programming over the number of squares still needed: the least (area, sheets) that
+     * gives at
+     * least r squares. Sheets of a stock are taken one, two, four ... at once, so that any number up to what there is
+     * adds up.
      *
      * @param  array<int, SquareGrid>  $grids
      * @return array<int, int> sheets by stock

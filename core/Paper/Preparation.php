@@ -22,7 +22,11 @@ final readonly class Preparation
     {
         $people = max(1, $people);
 
-        return new self((int) ceil(ceil($cuts / $people) * $secondsPerCut), (int) ceil(ceil($kits / $people) * $secondsPerKit), $people);
+        return new self(
+            (int) ceil(ceil($cuts / $people) * $secondsPerCut),
+            (int) ceil(ceil($kits / $people) * $secondsPerKit),
+            $people,
+        );
     }
 
     public function seconds(): int

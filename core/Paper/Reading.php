@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace Cathedra\Core\Paper;
 
 /**
- * A learner's ruler reading beside what the formula predicts for the sheet that was used. Every layer that is folded round
+ * A learner's ruler reading beside what the formula predicts for the sheet that was used. Every layer that is folded
+ * round
  * takes about its own thickness, so readings are often a little smaller inside and larger outside than the ideal.
  */
 final readonly class Reading
 {
-    /** Share of the predicted length within which a reading is as good as the prediction: folds drift, rulers are read to a mm. */
+    /**
+     * Share of the predicted length within which a reading is as good as the prediction: folds drift, rulers are read
+     * to a mm.
+     */
     private const CLOSE = 0.03;
 
     /** mm; nobody reads a ruler better. */
@@ -34,12 +38,18 @@ final readonly class Reading
         $off = $read - $predicted;
         $close = max(self::RULER, self::CLOSE * $predicted, $stack);
 
-        return new self($predicted, $read, match (true) {
-            abs($off) <= $close => 'same',
-            abs($read * 25.4 - $predicted) <= 25.4 * $close || abs($read * 10 - $predicted) <= 10 * $close || abs($read / 10 - $predicted) <= $close => 'other-unit',
-            abs($off) > self::WILD * $predicted => 'wild',
-            default => $off > 0 ? 'larger' : 'smaller',
-        });
+        return new self(
+            $predicted,
+            $read,
+            match (true) {
+                abs($off) <= $close => 'same',
+                abs($read * 25.4 - $predicted) <= 25.4 * $close ||
+                    abs($read * 10 - $predicted) <= 10 * $close ||
+                    abs($read / 10 - $predicted) <= $close => 'other-unit',
+                abs($off) > self::WILD * $predicted => 'wild',
+                default => $off > 0 ? 'larger' : 'smaller',
+            },
+        );
     }
 
     /** mm, with its sign */

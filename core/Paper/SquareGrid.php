@@ -13,13 +13,21 @@ final readonly class SquareGrid
     /** Rounding slack in mm: 297 / 3 = 99 must give three squares of 99. */
     private const SLACK = 1e-6;
 
-    private function __construct(public int $columns, public int $rows, public float $side, public float $kerf, public float $trim)
-    {
+    private function __construct(
+        public int $columns,
+        public int $rows,
+        public float $side,
+        public float $kerf,
+        public float $trim,
+    ) {
     }
 
     public static function on(float $width, float $height, float $side, float $kerf = 0.0, float $trim = 0.0): self
     {
-        $fit = static fn (float $length): int => max(0, (int) floor(($length - 2 * $trim + $kerf + self::SLACK) / ($side + $kerf)));
+        $fit = static fn (float $length): int => max(
+            0,
+            (int) floor(($length - 2 * $trim + $kerf + self::SLACK) / ($side + $kerf)),
+        );
 
         return new self($fit($width), $fit($height), $side, $kerf, $trim);
     }
@@ -39,14 +47,20 @@ final readonly class SquareGrid
         $squares = [];
         for ($row = 0; $row < $this->rows; $row++) {
             for ($column = 0; $column < $this->columns; $column++) {
-                $squares[] = ['x_mm' => round($this->trim + $column * ($this->side + $this->kerf), 3), 'y_mm' => round($this->trim + $row * ($this->side + $this->kerf), 3), 'side_mm' => round($this->side, 3)];
+                $squares[] = [
+                    'x_mm' => round($this->trim + $column * ($this->side + $this->kerf), 3),
+                    'y_mm' => round($this->trim + $row * ($this->side + $this->kerf), 3),
+                    'side_mm' => round($this->side, 3),
+                ];
             }
         }
 
         return $squares;
     }
 
-    /** The largest side that gives at least $count squares per sheet: the maximum over a x b >= count of min(w/a, h/b). */
+    /**
+     * The largest side that gives at least $count squares per sheet: the maximum over a x b >= count of min(w/a, h/b).
+     */
     public static function largestSide(float $width, float $height, int $count): float
     {
         $best = 0.0;

@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Paper;
 
-/** The square got from a rectangle by folding a corner over so that the short edge lies on the long edge. Lengths in mm. */
+/**
+ * The square got from a rectangle by folding a corner over so that the short edge lies on the long edge. Lengths in mm.
+ */
 final readonly class Squaring
 {
     /**
      * @param  float  $side  of the square: the shorter side of the sheet
      * @param  float  $strip  width of the strip that is removed; 0 when the sheet is square already
-     * @param  list<float>  $further  sides of the squares that the strip gives in turn by the same method, largest first
+     * @param  list<float>  $further  sides of the squares that the strip gives in turn by the same method, largest
+     *     first
      */
     private function __construct(public float $side, public float $strip, public array $further)
     {

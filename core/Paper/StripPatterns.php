@@ -5,14 +5,20 @@ declare(strict_types=1);
 namespace Cathedra\Core\Paper;
 
 /**
- * Good ways to cut a sheet, where all of them would be too many to list: rows across the sheet (or along it), each as high as
- * its largest squares and filled with those and smaller ones. The best of them for given prices of squares is found by two
- * knapsacks, first along a row, then over the rows (P. C. Gilmore and R. E. Gomory, "Multistage cutting stock problems of two
+ * Good ways to cut a sheet, where all of them would be too many to list: rows across the sheet (or along it), each as
+ * high as
+ * its largest squares and filled with those and smaller ones. The best of them for given prices of squares is found by
+ * two
+ * knapsacks, first along a row, then over the rows (P. C. Gilmore and R. E. Gomory, "Multistage cutting stock problems
+ * of two
  * and more dimensions", Operations Research 13, 1965). Lengths are counted in small steps, squares rounded up to them.
  */
 final readonly class StripPatterns
 {
-    /** Steps a length is counted in: whole parts of all squares where there are such, else 0.1 mm up to A3, coarser for longer sheets. */
+    /**
+     * Steps a length is counted in: whole parts of all squares where there are such, else 0.1 mm up to A3, coarser for
+     * longer sheets.
+     */
     private const STEPS = 4200;
 
     private const FINEST = 0.1;
@@ -25,10 +31,18 @@ final readonly class StripPatterns
      * @param  list<float>  $sides  mm, largest first
      * @param  list<float>  $prices  what a square of each size is worth, not negative
      * @param  array<int, int>  $caps  squares wanted of each; more are worth nothing
-     * @return array{counts: array<int, int>, along: bool, rows: list<array{size: int, times: int, counts: array<int, int>}>} counts up to the caps
+     * @return array{counts: array<int, int>, along: bool, rows: list<array{size: int, times: int, counts: array<int,
+     *     int>}>} counts up to the caps
      */
-    public static function dearest(float $width, float $height, array $sides, array $prices, array $caps, float $kerf, float $trim): array
-    {
+    public static function dearest(
+        float $width,
+        float $height,
+        array $sides,
+        array $prices,
+        array $caps,
+        float $kerf,
+        float $trim,
+    ): array {
         $best = ['counts' => array_fill(0, count($sides), 0), 'along' => false, 'rows' => []];
         $most = 0.0;
         foreach ([false, true] as $along) {
@@ -58,7 +72,8 @@ final readonly class StripPatterns
     /**
      * Where the squares of a pattern lie, from the sheet's own corner; never more of a size than is counted.
      *
-     * @param  array{counts: array<int, int>, along: bool, rows: list<array{size: int, times: int, counts: array<int, int>}>}  $pattern
+     * @param  array{counts: array<int, int>, along: bool, rows: list<array{size: int, times: int, counts: array<int,
+     *     int>}>}  $pattern
      * @param  list<float>  $sides
      * @return list<array{x: float, y: float, size: int}>
      */
@@ -73,7 +88,9 @@ final readonly class StripPatterns
                 foreach ($counts as $i => $count) {
                     for ($k = 0; $k < $count; $k++) {
                         if ($left[$i]-- > 0) {
-                            $squares[] = $pattern['along'] ? ['x' => round($y, 3), 'y' => round($x, 3), 'size' => $i] : ['x' => round($x, 3), 'y' => round($y, 3), 'size' => $i];
+                            $squares[] = $pattern['along']
+                                ? ['x' => round($y, 3), 'y' => round($x, 3), 'size' => $i]
+                                : ['x' => round($x, 3), 'y' => round($y, 3), 'size' => $i];
                         }
                         $x += $sides[$i] + $kerf;
                     }
@@ -91,15 +108,22 @@ final readonly class StripPatterns
      * @param  array<int, int>  $caps
      * @return list<array{size: int, times: int, counts: array<int, int>}> largest rows first
      */
-    private static function rows(float $width, float $height, array $sides, array $prices, array $caps, float $kerf): array
-    {
+    private static function rows(
+        float $width,
+        float $height,
+        array $sides,
+        array $prices,
+        array $caps,
+        float $kerf,
+    ): array {
         $rowOf = [];
         $rowValue = [];
         $step = max(self::FINEST, self::common($sides, $kerf), max($width, $height) / self::STEPS);
         $long = array_map(static fn (float $side): int => (int) ceil(($side + $kerf) / $step - self::SLACK), $sides);
         $room = static fn (float $length): int => (int) floor(($length + $kerf) / $step + self::SLACK);
         $along = new Knapsack($room($width));
-        for ($i = count($sides) - 1; $i >= 0; $i--) { // a row may hold its own size and all smaller ones
+        for ($i = count($sides) - 1; $i >= 0; $i--) {
+            // a row may hold its own size and all smaller ones
             if ($caps[$i] <= 0 || $prices[$i] <= 0 || $sides[$i] > min($width, $height) + self::SLACK) {
                 continue;
             }

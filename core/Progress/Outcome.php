@@ -13,7 +13,8 @@ final readonly class Outcome
     }
 
     /**
-     * Nobody tapped: away, or stopped before the first step when known to be there. The last step done: finished, with help if help was ever asked for. Otherwise stopped at the step
+     * Nobody tapped: away, or stopped before the first step when known to be there. The last step done: finished, with
+     * help if help was ever asked for. Otherwise stopped at the step
      * after the last one done.
      *
      * @param  list<array{step: int, kind: string}>  $marks  kind: done or help
@@ -32,6 +33,8 @@ final readonly class Outcome
             $helped = $helped || $kind === 'help';
         }
 
-        return $done >= $steps ? new self($helped ? Finish::WithHelp : Finish::Alone, null) : new self(Finish::Stopped, $done + 1);
+        return $done >= $steps
+            ? new self($helped ? Finish::WithHelp : Finish::Alone, null)
+            : new self(Finish::Stopped, $done + 1);
     }
 }

@@ -46,6 +46,20 @@ final readonly class Action
 
     public function asBehind(): self
     {
-        return new self($this->kind, $this->state, $this->crease, $this->valley, $this->moving, $this->faces, true, $this->mirrored, $this->change, $this->grip, $this->landing, $this->line, $this->cuts);
+        return new self(
+            $this->kind,
+            $this->state,
+            $this->crease,
+            $this->valley,
+            $this->moving,
+            $this->faces,
+            true,
+            $this->mirrored,
+            $this->change,
+            $this->grip,
+            $this->landing,
+            $this->line,
+            $this->cuts,
+        );
     }
 }

@@ -16,7 +16,13 @@ final readonly class Attach
      * @param  bool  $inFront  nearer the folder than the main piece
      * @param  PointRef|null  $hold  on the turned part: the point that is laid on $at; null: the middle of the part
      */
-    public function __construct(public string $part, public PointRef $at, public float $turn, public string $how, public bool $inFront, public ?PointRef $hold = null)
-    {
+    public function __construct(
+        public string $part,
+        public PointRef $at,
+        public float $turn,
+        public string $how,
+        public bool $inFront,
+        public ?PointRef $hold = null,
+    ) {
     }
 }

@@ -10,11 +10,15 @@ use Cathedra\Core\Folding\Stacks;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
 
-/** What a movement of several creases did, drawn on the state before it: the creases that bend, and the paper that moves. */
+/**
+ * What a movement of several creases did, drawn on the state before it: the creases that bend, and the paper that
+ * moves.
+ */
 final readonly class Change
 {
     /**
-     * @param  list<array{valley: bool, from: Point, to: Point, seen: bool}>  $folds  as the folder sees them before; seen: not under another layer
+     * @param  list<array{valley: bool, from: Point, to: Point, seen: bool}>  $folds  as the folder sees them before;
+     *     seen: not under another layer
      * @param  list<Polygon>  $moving
      * @param  list<int>  $faces  of the state before, one for each of $moving
      */
@@ -50,14 +54,24 @@ final readonly class Change
         foreach ($after->pattern->creases() as $edge) {
             $from = $after->pattern->vertices[$edge->a];
             $to = $after->pattern->vertices[$edge->b];
-            if (! $edge->assignment->isFolded() || $before->pattern->edgeAt($from->toward($to, 0.5), 10 * $before->tolerance->length)?->assignment === $edge->assignment) {
+            if (
+                ! $edge->assignment->isFolded() ||
+                $before->pattern->edgeAt($from->toward($to, 0.5), 10 * $before->tolerance->length)?->assignment ===
+                    $edge->assignment
+            ) {
                 continue;
             }
             $face = $parent[$edge->faces[0]];
             $place = $before->placements[$face];
-            $inside = $place->of($from->toward($to, 0.5)->toward($after->pattern->polygon($edge->faces[0])->centroid(), 0.02));
-            $folds[] = ['valley' => ($edge->assignment === Assignment::Valley) === $before->frontUp[$face], 'from' => $place->of($from), 'to' => $place->of($to),
-                'seen' => (Stacks::facesAt($before, $inside)[0] ?? $face) === $face];
+            $inside = $place->of(
+                $from->toward($to, 0.5)->toward($after->pattern->polygon($edge->faces[0])->centroid(), 0.02),
+            );
+            $folds[] = [
+                'valley' => ($edge->assignment === Assignment::Valley) === $before->frontUp[$face],
+                'from' => $place->of($from),
+                'to' => $place->of($to),
+                'seen' => (Stacks::facesAt($before, $inside)[0] ?? $face) === $face,
+            ];
         }
 
         return $folds;
@@ -70,6 +84,16 @@ final readonly class Change
      */
     public function printed(): array
     {
-        return array_map(static fn (array $f): string => sprintf('%s (%.2f, %.2f) to (%.2f, %.2f)', $f['valley'] ? 'valley' : 'mountain', $f['from']->x, $f['from']->y, $f['to']->x, $f['to']->y), $this->folds);
+        return array_map(
+            static fn (array $f): string => sprintf(
+                '%s (%.2f, %.2f) to (%.2f, %.2f)',
+                $f['valley'] ? 'valley' : 'mountain',
+                $f['from']->x,
+                $f['from']->y,
+                $f['to']->x,
+                $f['to']->y,
+            ),
+            $this->folds,
+        );
     }
 }

@@ -39,13 +39,32 @@ enum FoldKind: string
     /** Whether it folds along one line, and so needs an alignment. */
     public function creases(): bool
     {
-        return in_array($this, [self::Valley, self::Mountain, self::Crease, self::Tuck, self::PageTurn, self::Kite, self::Cupboard], true);
+        return in_array(
+            $this,
+            [self::Valley, self::Mountain, self::Crease, self::Tuck, self::PageTurn, self::Kite, self::Cupboard],
+            true,
+        );
     }
 
     /** Whether several creases are folded at once, by a Movement. */
     public function isCompound(): bool
     {
-        return in_array($this, [self::Blintz, self::Pleat, self::Crimp, self::Squash, self::Petal, self::Swivel, self::RabbitEar, self::InsideReverse, self::OutsideReverse, self::Collapse], true);
+        return in_array(
+            $this,
+            [
+                self::Blintz,
+                self::Pleat,
+                self::Crimp,
+                self::Squash,
+                self::Petal,
+                self::Swivel,
+                self::RabbitEar,
+                self::InsideReverse,
+                self::OutsideReverse,
+                self::Collapse,
+            ],
+            true,
+        );
     }
 
     /** Whether the model is no longer flat afterwards; the flat state before it stays the one that is computed with. */

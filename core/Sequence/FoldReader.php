@@ -27,11 +27,19 @@ final readonly class FoldReader
     {
         $given = array_values(array_filter(['bring', 'along', 'square_to', 'strip'], $this->in->has(...)));
         if (count($given) !== 1) {
-            throw $this->in->bad(null, 'A fold needs exactly one of: bring (with to), along (with move), square_to (with through and move), strip (with wide).');
+            throw $this->in->bad(
+                null,
+                'A fold needs exactly one of: bring (with to), along (with move), square_to (with through and move), '
+                    .'strip (with wide).',
+            );
         }
 
         return match ($given[0]) {
-            'bring' => new Bring($this->landmark('bring', Parser::pointOrLine(...)), $this->landmark('to', Parser::pointOrLine(...)), $this->in->has('through') ? $this->point('through') : null),
+            'bring' => new Bring(
+                $this->landmark('bring', Parser::pointOrLine(...)),
+                $this->landmark('to', Parser::pointOrLine(...)),
+                $this->in->has('through') ? $this->point('through') : null,
+            ),
             'along' => new Along($this->line('along'), $this->point('move')),
             'square_to' => new SquareTo($this->line('square_to'), $this->point('through'), $this->point('move')),
             default => $this->strip(),
@@ -48,7 +56,10 @@ final readonly class FoldReader
         try {
             return new Strip($this->line('strip'), Parser::share($wide));
         } catch (BadLandmark) {
-            throw $this->in->bad('wide', "\"wide\" must be a share such as 1/8 or a measure such as 15 mm; \"$wide\" is neither.");
+            throw $this->in->bad(
+                'wide',
+                "\"wide\" must be a share such as 1/8 or a measure such as 15 mm; \"$wide\" is neither.",
+            );
         }
     }
 
@@ -72,8 +83,13 @@ final readonly class FoldReader
             }
         }
 
-        return $text === 'all' ? Layers::all()
-            : throw $this->in->bad('layers', '"layers" must be: all, top, top 2, top and what lies on it, bottom, bottom 2, or "flap" with a corner A to D or "paper SHARE SHARE".');
+        return $text === 'all'
+            ? Layers::all()
+            : throw $this->in->bad(
+                'layers',
+                '"layers" must be: all, top, top 2, top and what lies on it, bottom, bottom 2, or "flap" with a '
+                    .'corner A to D or "paper SHARE SHARE".',
+            );
     }
 
     /** @throws BadSequence */
@@ -95,7 +111,10 @@ final readonly class FoldReader
      */
     public function lines(string $key): array
     {
-        return array_map(fn (string $text): LineRef => $this->parsed($key, $text, Parser::line(...)), $this->in->texts($key));
+        return array_map(
+            fn (string $text): LineRef => $this->parsed($key, $text, Parser::line(...)),
+            $this->in->texts($key),
+        );
     }
 
     /**

@@ -13,7 +13,12 @@ final readonly class FoldedStep
      * @param  list<Action>  $actions
      * @param  FoldedState|null  $attached  the part this step puts on the main piece, where it lies then
      */
-    public function __construct(public Step $step, public FoldedState $before, public FoldedState $after, public array $actions, public ?FoldedState $attached = null)
-    {
+    public function __construct(
+        public Step $step,
+        public FoldedState $before,
+        public FoldedState $after,
+        public array $actions,
+        public ?FoldedState $attached = null,
+    ) {
     }
 }

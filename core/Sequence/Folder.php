@@ -30,10 +30,15 @@ final class Folder
     /** @var array<int, array{FoldedState, FoldedState}> before and after, by step number */
     private array $past = [];
 
-    /** @var array<string, list<array{Point, Point}>> creases of a step done on both sides, by its name, each side apart */
+    /**
+     * @var array<string, list<array{Point, Point}>> creases of a step done on both sides, by its name, each side apart
+     */
     private array $sides = [];
 
-    /** @var array<string, array{FoldedState, array<string, Point>, array<string, list<array{Point, Point}>>}> what lies aside: state, marks, creases, by part ('' for the main piece) */
+    /**
+     * @var array<string, array{FoldedState, array<string, Point>, array<string, list<array{Point, Point}>>}> what lies
+     *     aside: state, marks, creases, by part ('' for the main piece)
+     */
     private array $aside = [];
 
     private string $part = '';
@@ -71,8 +76,15 @@ final class Folder
                 $this->remember($step, $before);
                 $attached = $step->attach === null ? null : $this->attached($step->attach);
             } catch (CathedraException $e) {
-                throw $e instanceof BadSequence ? $e
-                    : new BadSequence($step->line, $step->number, $e->getMessage(), $e instanceof CannotFold ? $e->place : null, $e);
+                throw $e instanceof BadSequence
+                    ? $e
+                    : new BadSequence(
+                        $step->line,
+                        $step->number,
+                        $e->getMessage(),
+                        $e instanceof CannotFold ? $e->place : null,
+                        $e,
+                    );
             }
             $steps[] = new FoldedStep($step, $before, $this->state, $this->actions, $attached);
         }
@@ -89,7 +101,11 @@ final class Folder
         $this->aside[$this->part] = [$this->state, $this->marks, $this->creases];
         $spec = $this->sequence->parts[$part] ?? null;
         if (! isset($this->aside[$part]) && $spec !== null) {
-            $this->aside[$part] = [FoldedState::flat($this->sequence->partSheet($spec, $this->shortSide), $spec->sideUp), [], []];
+            $this->aside[$part] = [
+                FoldedState::flat($this->sequence->partSheet($spec, $this->shortSide), $spec->sideUp),
+                [],
+                [],
+            ];
         }
         [$this->state, $this->marks, $this->creases] = $this->aside[$part];
         $this->part = $part;
@@ -98,7 +114,8 @@ final class Folder
     /** The part as it lies on the main piece. */
     private function attached(Attach $attach): FoldedState
     {
-        [$part, $marks, $creases] = $this->aside[$attach->part] ?? throw CannotFold::because("The part \"{$attach->part}\" is not folded yet.");
+        [$part, $marks, $creases] =
+            $this->aside[$attach->part] ?? throw CannotFold::because("The part \"{$attach->part}\" is not folded yet.");
         $at = $attach->at->locate(new Setting($this->state, $this->marks, $this->creases, false));
         $turned = $part->rotated($attach->turn);
         $hold = $attach->hold?->locate(new Setting($turned, $marks, $creases, false)) ?? $turned->box()->centre();
@@ -161,8 +178,19 @@ final class Folder
     private function bothSidesDiffer(): void
     {
         [$one, $other] = array_slice($this->actions, -2) + [null, null];
-        if ($one?->crease !== null && $other?->crease !== null && ! $other->behind && $one->crease->landing->distanceTo($other->crease->landing) + $one->crease->grip->distanceTo($other->crease->grip) < 1e-6) {
-            throw CannotFold::because('The same crease would be made twice: this fold is its own mirror image. Say "also: opposite side" when top and bottom are meant.', $one->crease->grip);
+        if (
+            $one?->crease !== null &&
+            $other?->crease !== null &&
+            ! $other->behind &&
+            $one->crease->landing->distanceTo($other->crease->landing) +
+                $one->crease->grip->distanceTo($other->crease->grip) <
+                1e-6
+        ) {
+            throw CannotFold::because(
+                'The same crease would be made twice: this fold is its own mirror image. Say "also: opposite side" '
+                    .'when top and bottom are meant.',
+                $one->crease->grip,
+            );
         }
     }
 
@@ -172,18 +200,43 @@ final class Folder
         return $first->turnedOver()->shifted(new Point(2 * ($now->box()->centre()->x - $first->box()->centre()->x), 0));
     }
 
-    /** @param  FoldedState|null  $first  the state before the step when this is its other side: both sides go by the same landmarks */
-    private function once(Step $step, bool $mirrored, bool $behind, ?FoldedState $first = null, bool $flipped = false): void
-    {
+    /**
+     * @param  FoldedState|null  $first  the state before the step when this is its other side: both sides go by the
+     *     same landmarks
+     */
+    private function once(
+        Step $step,
+        bool $mirrored,
+        bool $behind,
+        ?FoldedState $first = null,
+        bool $flipped = false,
+    ): void {
         if ($step->movement === null) {
             $this->crease($step, $mirrored, $behind, $first, $flipped);
 
             return;
         }
         $before = $this->state;
-        $made = $step->movement->make(new Setting($before, $this->marks, $this->creases, $mirrored, $first, $flipped), $step->label());
+        $made = $step->movement->make(
+            new Setting($before, $this->marks, $this->creases, $mirrored, $first, $flipped),
+            $step->label(),
+        );
         $change = Change::between($before, $made->after);
-        $this->actions[] = new Action($step->kind, $before, null, true, $change->moving, $change->faces, $behind, $mirrored, $change, $made->grip, $made->landing, $made->line, $made->cuts);
+        $this->actions[] = new Action(
+            $step->kind,
+            $before,
+            null,
+            true,
+            $change->moving,
+            $change->faces,
+            $behind,
+            $mirrored,
+            $change,
+            $made->grip,
+            $made->landing,
+            $made->line,
+            $made->cuts,
+        );
         $this->state = $made->after;
     }
 
@@ -196,14 +249,27 @@ final class Folder
         $this->note($step->kind, $crease, $valley, $faces, $behind, $mirrored);
         $this->state = match ($step->kind) {
             FoldKind::Crease => SimpleFold::crease($this->state, $crease->line, $valley, $faces, $step->label()),
-            FoldKind::Tuck => Tuck::apply($this->state, $crease->line, $faces, $valley, $step->landing->under, $step->label()),
+            FoldKind::Tuck => Tuck::apply(
+                $this->state,
+                $crease->line,
+                $faces,
+                $valley,
+                $step->landing->under,
+                $step->label(),
+            ),
             default => SimpleFold::apply($this->state, $crease->line, $valley, $faces, $step->label(), $step->landing),
         };
     }
 
     /** @param  list<int>  $faces */
-    private function note(FoldKind $kind, Crease $crease, bool $valley, array $faces, bool $behind, bool $mirrored): void
-    {
+    private function note(
+        FoldKind $kind,
+        Crease $crease,
+        bool $valley,
+        array $faces,
+        bool $behind,
+        bool $mirrored,
+    ): void {
         $moving = array_map(fn (int $face): Polygon => $this->state->polygons[$face]->clippedBy($crease->line), $faces);
         $this->actions[] = new Action($kind, $this->state, $crease, $valley, $moving, $faces, $behind, $mirrored);
     }
@@ -222,7 +288,9 @@ final class Folder
         $this->state = Unfolding::of($this->state, $before, $after);
     }
 
-    /** What is repeated behind is done with the model turned over about the upright axis: left and right change places. */
+    /**
+     * What is repeated behind is done with the model turned over about the upright axis: left and right change places.
+     */
     private function repeat(Step $step): void
     {
         $all = function (bool $mirrored) use ($step): void {
@@ -287,8 +355,10 @@ final class Folder
     {
         $best = null;
         foreach ($this->state->polygons as $face => $polygon) {
-            if ($polygon->contains($folded, -10 * $this->state->tolerance->length)
-                && ($best === null || $this->state->order->above($face, $best) === true)) {
+            if (
+                $polygon->contains($folded, -10 * $this->state->tolerance->length) &&
+                ($best === null || $this->state->order->above($face, $best) === true)
+            ) {
                 $best = $face;
             }
         }

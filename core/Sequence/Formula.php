@@ -52,7 +52,11 @@ final readonly class Formula
     public function value(float $width, float $height): float
     {
         try {
-            $value = self::language()->evaluate($this->text, ['s' => min($width, $height), 'w' => $width, 'h' => $height]);
+            $value = self::language()->evaluate($this->text, [
+                's' => min($width, $height),
+                'w' => $width,
+                'h' => $height,
+            ]);
         } catch (\DivisionByZeroError) {
             $value = null;
         }
@@ -66,9 +70,13 @@ final readonly class Formula
     private static function language(): ExpressionLanguage
     {
         static $language = null;
-        if (! $language instanceof ExpressionLanguage) {
-            $language = new ExpressionLanguage;
-            $language->register('sqrt', static fn (string $x): string => "sqrt($x)", static fn (array $_, mixed $x): float => is_numeric($x) && $x >= 0 ? sqrt((float) $x) : NAN);
+        if (! ($language instanceof ExpressionLanguage)) {
+            $language = new ExpressionLanguage();
+            $language->register(
+                'sqrt',
+                static fn (string $x): string => "sqrt($x)",
+                static fn (array $_, mixed $x): float => is_numeric($x) && $x >= 0 ? sqrt((float) $x) : NAN,
+            );
         }
 
         return $language;
@@ -77,7 +85,9 @@ final readonly class Formula
     private static function allow(Node $node): void
     {
         $fine = match (true) {
-            $node instanceof ConstantNode => is_int($node->attributes['value']) || is_float($node->attributes['value']) || $node->attributes['value'] === 'sqrt',
+            $node instanceof ConstantNode => is_int($node->attributes['value']) ||
+                is_float($node->attributes['value']) ||
+                $node->attributes['value'] === 'sqrt',
             $node instanceof NameNode => in_array($node->attributes['name'], self::NAMES, true),
             $node instanceof FunctionNode => $node->attributes['name'] === 'sqrt',
             $node instanceof BinaryNode => in_array($node->attributes['operator'], self::SIGNS, true),
@@ -85,7 +95,9 @@ final readonly class Formula
             default => $node::class === Node::class,
         };
         if (! $fine) {
-            throw new \InvalidArgumentException('a formula has numbers, s, w, h, + - * / **, brackets and sqrt(), nothing else');
+            throw new \InvalidArgumentException(
+                'a formula has numbers, s, w, h, + - * / **, brackets and sqrt(), nothing else',
+            );
         }
         foreach ($node->nodes as $child) {
             if ($child instanceof Node) {

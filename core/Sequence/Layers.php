@@ -14,8 +14,12 @@ use Cathedra\Core\Sequence\Landmark\SheetPoint;
 /** Which layers a fold moves, the way people say it. */
 final readonly class Layers
 {
-    private function __construct(public string $which, public int $number, public ?SheetPoint $flap, public bool $laden = false)
-    {
+    private function __construct(
+        public string $which,
+        public int $number,
+        public ?SheetPoint $flap,
+        public bool $laden = false,
+    ) {
     }
 
     public static function all(): self
@@ -64,8 +68,13 @@ final readonly class Layers
             'top' => $flaps->outermost($this->number, true, $crease->grip, $this->laden),
             'bottom' => $flaps->outermost($this->number, false, $crease->grip),
             'flap' => $flaps->holding($this->flapPoint($setting)),
-            default => $flaps->count() === 1 ? $flaps->all()
-                : throw CannotFold::because("Beyond this crease lie {$flaps->count()} separate layers; say which move (layers: top, bottom, all, a number, or a flap).", $crease->grip),
+            default => $flaps->count() === 1
+                ? $flaps->all()
+                : throw CannotFold::because(
+                    "Beyond this crease lie {$flaps->count()} separate layers; say which move (layers: top, bottom, "
+                        .'all, a number, or a flap).',
+                    $crease->grip,
+                ),
         };
     }
 

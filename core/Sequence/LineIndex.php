@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Cathedra\Core\Sequence;
 
 /**
- * In which line of a YAML text a key stands. The YAML parser gives values without places; the strict loader needs places
+ * In which line of a YAML text a key stands. The YAML parser gives values without places; the strict loader needs
+ * places
  * for its messages. Reads block style by indentation; what stands inside a flow collection has the line of its key.
  */
 final class LineIndex
@@ -19,7 +20,7 @@ final class LineIndex
 
     public static function of(string $yaml): self
     {
-        $self = new self;
+        $self = new self();
         $open = []; // list of [indent, path, next list index]
         foreach (preg_split('/\R/', $yaml) ?: [] as $i => $text) {
             $self->read($text, $i + 1, $open);

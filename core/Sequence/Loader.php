@@ -22,7 +22,15 @@ final readonly class Loader
     public static function load(string $slug, string $yaml, array $choice = []): Sequence
     {
         if (strlen($yaml) > self::MAX_BYTES) {
-            throw new BadSequence(1, null, sprintf('The file has %d kB; a sequence may have %d kB.', intdiv(strlen($yaml), 1000), intdiv(self::MAX_BYTES, 1000)));
+            throw new BadSequence(
+                1,
+                null,
+                sprintf(
+                    'The file has %d kB; a sequence may have %d kB.',
+                    intdiv(strlen($yaml), 1000),
+                    intdiv(self::MAX_BYTES, 1000),
+                ),
+            );
         }
         if (! mb_check_encoding($yaml, 'UTF-8')) {
             throw new BadSequence(1, null, 'The file is not UTF-8 text. Save it as UTF-8.');
@@ -30,7 +38,13 @@ final readonly class Loader
         try {
             $data = Yaml::parse($yaml, Yaml::PARSE_EXCEPTION_ON_INVALID_TYPE);
         } catch (ParseException $e) {
-            throw new BadSequence(max(1, $e->getParsedLine()), null, 'This is not YAML: '.preg_replace('/ at line \d+.*/s', '.', $e->getMessage()), null, $e);
+            throw new BadSequence(
+                max(1, $e->getParsedLine()),
+                null,
+                'This is not YAML: '.preg_replace('/ at line \d+.*/s', '.', $e->getMessage()),
+                null,
+                $e,
+            );
         }
         $lines = LineIndex::of($yaml);
 
@@ -44,7 +58,12 @@ final readonly class Loader
         $list = new StepList($lines, $parts, $choice);
         $list->read($top->value('steps'), 'steps', null);
         foreach (array_diff_key($choice, $list->routes) as $name => $_) {
-            throw $top->bad('steps', "There is no route called \"$name\"; routes are: ".(implode(', ', array_keys($list->routes)) ?: 'none').'.');
+            throw $top->bad(
+                'steps',
+                "There is no route called \"$name\"; routes are: ".
+                    (implode(', ', array_keys($list->routes)) ?: 'none').
+                    '.',
+            );
         }
         $top->knowSteps($list->ids);
         $count = count($list->steps);
@@ -84,9 +103,18 @@ final readonly class Loader
             }
             $scale = $in->value('scale') ?? 1.0;
             if ((! is_float($scale) && ! is_int($scale)) || $scale < 0.1 || $scale > 10) {
-                throw $in->bad('scale', '"scale" must be a number from 0.1 to 10: the side of this sheet over that of the main one.');
+                throw $in->bad(
+                    'scale',
+                    '"scale" must be a number from 0.1 to 10: the side of this sheet over that of the main one.',
+                );
             }
-            $parts[$name] = new Part($name, $in->text('title', null, 80), self::ratio($in), (float) $scale, Side::from($in->oneOf('side_up', ['front', 'back'])));
+            $parts[$name] = new Part(
+                $name,
+                $in->text('title', null, 80),
+                self::ratio($in),
+                (float) $scale,
+                Side::from($in->oneOf('side_up', ['front', 'back'])),
+            );
             $in->nothingElse();
         }
 
@@ -99,7 +127,11 @@ final readonly class Loader
         if ($sheet === 'square') {
             return 1.0;
         }
-        if (preg_match('/^(\d{1,4}(?:\.\d{1,4})?) x (\d{1,4}(?:\.\d{1,4})?)$/', $sheet, $m) !== 1 || (float) $m[1] <= 0.0 || (float) $m[2] <= 0.0) {
+        if (
+            preg_match('/^(\d{1,4}(?:\.\d{1,4})?) x (\d{1,4}(?:\.\d{1,4})?)$/', $sheet, $m) !== 1 ||
+            (float) $m[1] <= 0.0 ||
+            (float) $m[2] <= 0.0
+        ) {
             throw $in->bad('sheet', '"sheet" must be "square" or width x height, such as "210 x 297".');
         }
 

@@ -32,9 +32,21 @@ final readonly class MovementReader
     {
         return match ($kind) {
             FoldKind::Squash => new SquashMove($this->folds->line('bring'), $this->folds->line('to')),
-            FoldKind::Petal, FoldKind::Swivel => new PetalMove($this->folds->point('lift'), $this->folds->line('hinge'), $kind === FoldKind::Swivel),
-            FoldKind::RabbitEar => new EarMove($this->folds->point('tip'), $this->folds->point('toward'), $this->folds->point('away')),
-            FoldKind::InsideReverse, FoldKind::OutsideReverse => new ReverseMove($this->folds->alignment(), $this->folds->layers(), $kind === FoldKind::InsideReverse),
+            FoldKind::Petal, FoldKind::Swivel => new PetalMove(
+                $this->folds->point('lift'),
+                $this->folds->line('hinge'),
+                $kind === FoldKind::Swivel,
+            ),
+            FoldKind::RabbitEar => new EarMove(
+                $this->folds->point('tip'),
+                $this->folds->point('toward'),
+                $this->folds->point('away'),
+            ),
+            FoldKind::InsideReverse, FoldKind::OutsideReverse => new ReverseMove(
+                $this->folds->alignment(),
+                $this->folds->layers(),
+                $kind === FoldKind::InsideReverse,
+            ),
             FoldKind::Pleat => $this->pleat(null),
             FoldKind::Crimp => $this->pleat($this->in->oneOf('side', ['inside', 'outside'], 'inside') === 'inside'),
             FoldKind::Blintz => new BlintzMove($this->in->oneOf('as', ['valley', 'mountain'], 'valley') === 'valley'),
@@ -48,18 +60,35 @@ final readonly class MovementReader
     {
         $valley = $inside !== null || $this->in->oneOf('as', ['valley', 'mountain'], 'valley') === 'valley';
 
-        return new PleatMove($this->folds->line('along'), $this->folds->line('back'), $this->folds->point('move'), $this->folds->layers(), $valley, $inside);
+        return new PleatMove(
+            $this->folds->line('along'),
+            $this->folds->line('back'),
+            $this->folds->point('move'),
+            $this->folds->layers(),
+            $valley,
+            $inside,
+        );
     }
 
     private function collapse(): CollapseMove
     {
         $stays = $this->in->has('stays') ? $this->folds->point('stays') : null;
-        if ($stays !== null && ! $stays instanceof SheetPoint) {
-            throw $this->in->bad('stays', '"stays" must be a point of the sheet: A to D, centre or "paper SHARE SHARE".');
+        if ($stays !== null && ! ($stays instanceof SheetPoint)) {
+            throw $this->in->bad(
+                'stays',
+                '"stays" must be a point of the sheet: A to D, centre or "paper SHARE SHARE".',
+            );
         }
-        $move = new CollapseMove($this->folds->lines('valley'), $this->folds->lines('mountain'), $this->folds->lines('flat'), $stays, $this->in->oneOf('moves', ['on top', 'under'], 'on top') === 'on top');
+        $move = new CollapseMove(
+            $this->folds->lines('valley'),
+            $this->folds->lines('mountain'),
+            $this->folds->lines('flat'),
+            $stays,
+            $this->in->oneOf('moves', ['on top', 'under'], 'on top') === 'on top',
+        );
 
-        return $move->valley !== [] || $move->mountain !== [] ? $move
+        return $move->valley !== [] || $move->mountain !== []
+            ? $move
             : throw $this->in->bad(null, 'A collapse lists its creases: valley, mountain, or both.');
     }
 
@@ -71,6 +100,10 @@ final readonly class MovementReader
             throw $this->in->bad('layers', '"layers" of a cut must be: all, top, or top with a number.');
         }
 
-        return new CutMove($lines, $layers === 'all' ? null : (int) ($m[1] ?? 1), $this->in->has('remove') ? $this->folds->point('remove') : null);
+        return new CutMove(
+            $lines,
+            $layers === 'all' ? null : (int) ($m[1] ?? 1),
+            $this->in->has('remove') ? $this->folds->point('remove') : null,
+        );
     }
 }

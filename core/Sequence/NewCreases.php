@@ -10,7 +10,9 @@ use Cathedra\Core\Geometry\Point;
 /** Which creases a step leaves on the sheet: those a later step may name. */
 final readonly class NewCreases
 {
-    /** @return list<array{Point, Point}> creases of $now that were not there before, or have been bent or opened since */
+    /**
+     * @return list<array{Point, Point}> creases of $now that were not there before, or have been bent or opened since
+     */
     public static function between(FoldedState $was, FoldedState $now): array
     {
         $pieces = [];

@@ -13,7 +13,12 @@ final readonly class Part
      * @param  float  $ratio  sheet height over width; 1 for a square
      * @param  float  $scale  its sheet's shorter side over the main sheet's
      */
-    public function __construct(public string $name, public string $title, public float $ratio, public float $scale, public Side $sideUp)
-    {
+    public function __construct(
+        public string $name,
+        public string $title,
+        public float $ratio,
+        public float $scale,
+        public Side $sideUp,
+    ) {
     }
 }

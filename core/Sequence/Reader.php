@@ -14,15 +14,23 @@ final class Reader
     private array $ids = [];
 
     /** @param  array<array-key, mixed>  $map */
-    private function __construct(private readonly array $map, private readonly string $path, private readonly LineIndex $lines, public readonly ?int $step)
-    {
+    private function __construct(
+        private readonly array $map,
+        private readonly string $path,
+        private readonly LineIndex $lines,
+        public readonly ?int $step,
+    ) {
     }
 
     /** @throws BadSequence when it is no mapping */
     public static function over(mixed $value, string $path, LineIndex $lines, ?int $step = null): self
     {
         if (! is_array($value) || ($value !== [] && array_is_list($value))) {
-            throw new BadSequence($lines->line($path), $step, ($path === '' ? 'The file' : "\"$path\"").' must be a mapping of keys to values.');
+            throw new BadSequence(
+                $lines->line($path),
+                $step,
+                ($path === '' ? 'The file' : "\"$path\"").' must be a mapping of keys to values.',
+            );
         }
 
         return new self($value, $path, $lines, $step);
@@ -142,9 +150,12 @@ final class Reader
 
     private function number(string $key, mixed $entry, int $max): int
     {
-        $number = is_string($entry) ? ($this->ids[$entry] ?? null) : $entry;
+        $number = is_string($entry) ? $this->ids[$entry] ?? null : $entry;
         if (! is_int($number) || $number < 1 || $number > $max) {
-            throw $this->bad($key, "\"$key\" must name steps by a number from 1 to $max or by the id of an earlier step.");
+            throw $this->bad(
+                $key,
+                "\"$key\" must name steps by a number from 1 to $max or by the id of an earlier step.",
+            );
         }
 
         return $number;
@@ -177,7 +188,12 @@ final class Reader
     {
         foreach (array_keys($this->map) as $key) {
             if (! isset($this->asked[(string) $key])) {
-                throw $this->bad((string) $key, "\"$key\" is not a key that belongs here; known here: ".implode(', ', array_keys($this->asked)).'.');
+                throw $this->bad(
+                    (string) $key,
+                    "\"$key\" is not a key that belongs here; known here: ".
+                        implode(', ', array_keys($this->asked)).
+                        '.',
+                );
             }
         }
     }
@@ -189,6 +205,6 @@ final class Reader
 
     private function at(?string $key): string
     {
-        return implode('.', array_filter([$this->path, $key], static fn (?string $p): bool => $p !== null && $p !== ''));
+        return implode('.', array_filter([$this->path, $key], static fn (?string $p): bool => ($p ?? '') !== ''));
     }
 }

@@ -8,7 +8,12 @@ namespace Cathedra\Core\Sequence;
 final readonly class Route
 {
     /** @param  array<string, string>  $options  titles by name, the first being the usual way */
-    public function __construct(public string $name, public array $options, public string $chosen, public int $firstStep, public int $lastStep)
-    {
+    public function __construct(
+        public string $name,
+        public array $options,
+        public string $chosen,
+        public int $firstStep,
+        public int $lastStep,
+    ) {
     }
 }

@@ -27,7 +27,8 @@ final readonly class Sequence
      * @param  list<string>  $talk  what there is to talk about: geometry, nature, culture
      * @param  list<string>  $decorate  hints
      * @param  list<string>  $display  hints
-     * @param  list<string>  $does  what it can do when it is finished, of DOES; that sets how large and how stiff the paper must be
+     * @param  list<string>  $does  what it can do when it is finished, of DOES; that sets how large and how stiff the
+     *     paper must be
      */
     public function __construct(
         public string $slug,
@@ -59,7 +60,9 @@ final readonly class Sequence
      */
     public function sheet(float $shortSide): Sheet
     {
-        return $this->ratio >= 1 ? Sheet::of($shortSide, $shortSide * $this->ratio) : Sheet::of($shortSide / $this->ratio, $shortSide);
+        return $this->ratio >= 1
+            ? Sheet::of($shortSide, $shortSide * $this->ratio)
+            : Sheet::of($shortSide / $this->ratio, $shortSide);
     }
 
     /**

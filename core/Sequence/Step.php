@@ -17,7 +17,8 @@ final readonly class Step
      * @param  int  $line  of the file, counted from 1
      * @param  Alignment|null  $alignment  for the kinds that crease
      * @param  bool  $creaseAsValley  for kind crease: folded toward the folder before it is unfolded
-     * @param  'mirrored'|'behind'|'opposite'|null  $also  the same again, on the other side (left and right exchanged), behind, or at the opposite side (top and bottom exchanged)
+     * @param  'mirrored'|'behind'|'opposite'|null  $also  the same again, on the other side (left and right exchanged),
+     *     behind, or at the opposite side (top and bottom exchanged)
      * @param  string|null  $name  a name for the crease, besides the step's number
      * @param  array<string, PointRef>  $marks  points to remember, found after the step
      * @param  string|null  $note  a lead's own words

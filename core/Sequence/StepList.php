@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Sequence;
 
-/** Reads the list of steps: plain steps, choices of route, and the steps of a second part, in the order they are done. */
+/**
+ * Reads the list of steps: plain steps, choices of route, and the steps of a second part, in the order they are done.
+ */
 final class StepList
 {
     /** The longest traditional models that beginners meet have about 40. */
@@ -23,24 +25,37 @@ final class StepList
      * @param  array<string, Part>  $parts
      * @param  array<string, string>  $choice  option by route
      */
-    public function __construct(private readonly LineIndex $lines, private readonly array $parts, private readonly array $choice)
-    {
+    public function __construct(
+        private readonly LineIndex $lines,
+        private readonly array $parts,
+        private readonly array $choice,
+    ) {
     }
 
     /** @throws BadSequence */
     public function read(mixed $list, string $path, ?string $part, bool $inRoute = false): void
     {
         if (! is_array($list) || ! array_is_list($list) || $list === []) {
-            throw new BadSequence($this->lines->line($path), null, '"'.$path.'" must be a list with at least one step.');
+            throw new BadSequence(
+                $this->lines->line($path),
+                null,
+                '"'.$path.'" must be a list with at least one step.',
+            );
         }
         foreach ($list as $i => $entry) {
             $number = count($this->steps) + 1;
             if ($number > self::MAX_STEPS) {
-                throw new BadSequence($this->lines->line($path), null, sprintf('There are more steps than a model may have: at most %d are allowed.', self::MAX_STEPS));
+                throw new BadSequence(
+                    $this->lines->line($path),
+                    null,
+                    sprintf('There are more steps than a model may have: at most %d are allowed.', self::MAX_STEPS),
+                );
             }
             $in = Reader::over($entry, "$path.$i", $this->lines, $number);
             if ($in->has('route')) {
-                $inRoute ? throw $in->bad('route', 'A route cannot stand inside another route.') : $this->route($in, "$path.$i", $part);
+                $inRoute
+                    ? throw $in->bad('route', 'A route cannot stand inside another route.')
+                    : $this->route($in, "$path.$i", $part);
             } elseif ($in->has('part') && ! $in->has('fold')) {
                 $this->part($in, "$path.$i", $part);
             } else {
@@ -55,7 +70,11 @@ final class StepList
         $id = $in->optionalText('id', 40);
         if ($id !== null) {
             if (preg_match('/^[a-z][a-z0-9-]*$/', $id) !== 1 || isset($this->ids[$id])) {
-                throw $in->bad('id', "An id has small letters, digits and hyphens, begins with a letter and occurs once; \"$id\" does not.");
+                throw $in->bad(
+                    'id',
+                    "An id has small letters, digits and hyphens, begins with a letter and occurs once; \"$id\" does "
+                        .'not.',
+                );
             }
             $this->ids[$id] = $number;
         }
@@ -68,14 +87,22 @@ final class StepList
         $name = $in->text('route', null, 40);
         $options = $in->value('options');
         if (preg_match('/^[a-z][a-z0-9-]*$/', $name) !== 1 || isset($this->routes[$name])) {
-            throw $in->bad('route', "A route has a name of small letters, digits and hyphens that occurs once; \"$name\" does not.");
+            throw $in->bad(
+                'route',
+                "A route has a name of small letters, digits and hyphens that occurs once; \"$name\" does not.",
+            );
         }
         if (! is_array($options) || count($options) < 2 || array_is_list($options)) {
             throw $in->bad('options', '"options" must map at least two names to ways, each with a title and steps.');
         }
         $chosen = $this->choice[$name] ?? (string) array_key_first($options);
         if (! isset($options[$chosen])) {
-            throw $in->bad('options', "The route \"$name\" has no way called \"$chosen\"; it has: ".implode(', ', array_keys($options)).'.');
+            throw $in->bad(
+                'options',
+                "The route \"$name\" has no way called \"$chosen\"; it has: ".
+                    implode(', ', array_keys($options)).
+                    '.',
+            );
         }
         $in->nothingElse();
         $first = count($this->steps) + 1;
@@ -88,7 +115,8 @@ final class StepList
             $way->nothingElse();
             if ($key === $chosen) {
                 $this->read($steps, "$path.options.$key.steps", $part, true);
-            } else { // the other ways are read all the same, so that a mistake in them is found
+            } else {
+                // the other ways are read all the same, so that a mistake in them is found
                 $other = clone $untouched;
                 $other->read($steps, "$path.options.$key.steps", $part, true);
             }
@@ -100,7 +128,14 @@ final class StepList
     {
         $name = $in->text('part', null, 40);
         if ($within !== null || ! isset($this->parts[$name])) {
-            throw $in->bad('part', $within !== null ? 'A part cannot stand inside another part.' : "\"$name\" is not a part; parts are: ".(implode(', ', array_keys($this->parts)) ?: 'none').'.');
+            throw $in->bad(
+                'part',
+                $within !== null
+                    ? 'A part cannot stand inside another part.'
+                    : "\"$name\" is not a part; parts are: ".
+                        (implode(', ', array_keys($this->parts)) ?: 'none').
+                        '.',
+            );
         }
         $steps = $in->value('steps');
         $in->nothingElse();

@@ -42,7 +42,8 @@ final readonly class StepReader
             $kind->creases() ? $this->folds->alignment() : null,
             $kind->creases() ? $this->folds->layers() : Layers::unsaid(),
             $this->landing($kind),
-            ! in_array($kind, [FoldKind::Crease, FoldKind::Tuck], true) || $this->in->oneOf('as', ['valley', 'mountain'], 'valley') === 'valley',
+            ! in_array($kind, [FoldKind::Crease, FoldKind::Tuck], true) ||
+                $this->in->oneOf('as', ['valley', 'mountain'], 'valley') === 'valley',
             $this->also($kind),
             $kind->isFold() ? $this->name() : null,
             $this->marks(),
@@ -50,8 +51,14 @@ final readonly class StepReader
             $this->steps($kind),
             $kind === FoldKind::Rotate ? $this->turn() : 0.0,
             $kind !== FoldKind::TurnOver || $this->in->oneOf('axis', ['upright', 'level'], 'upright') === 'upright',
-            $kind === FoldKind::Repeat ? ($this->in->oneOf('on', ['other side', 'behind']) === 'behind' ? 'behind' : 'mirrored') : null,
-            $kind->isCompound() || $kind === FoldKind::Cut ? MovementReader::read($kind, $this->in, $this->number) : null,
+            $kind === FoldKind::Repeat
+                ? ($this->in->oneOf('on', ['other side', 'behind']) === 'behind'
+                    ? 'behind'
+                    : 'mirrored')
+                : null,
+            $kind->isCompound() || $kind === FoldKind::Cut
+                ? MovementReader::read($kind, $this->in, $this->number)
+                : null,
             $this->part,
             $kind->isForm() ? $this->form() : null,
             $kind === FoldKind::Attach ? $this->attach() : null,
@@ -80,14 +87,19 @@ final readonly class StepReader
             return Landing::outside();
         }
 
-        return $this->in->oneOf('lands', ['outside', 'inside'], 'outside') === 'inside' ? Landing::inside() : Landing::outside();
+        return $this->in->oneOf('lands', ['outside', 'inside'], 'outside') === 'inside'
+            ? Landing::inside()
+            : Landing::outside();
     }
 
     private function name(): ?string
     {
         $name = $this->in->optionalText('name', 40);
         if ($name !== null && preg_match('/^[a-z][a-z0-9-]*$/', $name) !== 1) {
-            throw $this->in->bad('name', "A name has small letters, digits and hyphens and begins with a letter; \"$name\" does not.");
+            throw $this->in->bad(
+                'name',
+                "A name has small letters, digits and hyphens and begins with a letter; \"$name\" does not.",
+            );
         }
 
         return $name;
@@ -115,7 +127,10 @@ final readonly class StepReader
     {
         if ($kind === FoldKind::Unfold) {
             if ($this->number === 1) {
-                throw $this->in->bad('step', 'Nothing has been folded before the first step, so there is nothing to unfold.');
+                throw $this->in->bad(
+                    'step',
+                    'Nothing has been folded before the first step, so there is nothing to unfold.',
+                );
             }
 
             return [$this->in->step('step', $this->number - 1, $this->number - 1)];
@@ -132,7 +147,8 @@ final readonly class StepReader
     {
         $degrees = $this->in->whole('by', 1, 359);
 
-        return deg2rad($degrees) * ($this->in->oneOf('way', ['clockwise', 'counterclockwise'], 'clockwise') === 'clockwise' ? -1 : 1);
+        return deg2rad($degrees) *
+            ($this->in->oneOf('way', ['clockwise', 'counterclockwise'], 'clockwise') === 'clockwise' ? -1 : 1);
     }
 
     private function form(): Form
@@ -140,11 +156,17 @@ final readonly class StepReader
         $sizes = [];
         $size = $this->in->value('size');
         if ($size !== null && ! is_array($size)) {
-            throw $this->in->bad('size', '"size" must map '.implode(', ', Form::SIZES).' to formulas in s, w and h.');
+            throw $this->in->bad(
+                'size',
+                '"size" must map '.implode(', ', Form::SIZES).' to formulas in s, w and h.',
+            );
         }
         foreach ($size ?? [] as $name => $text) {
             if (! in_array($name, Form::SIZES, true) || ! (is_string($text) || is_int($text) || is_float($text))) {
-                throw $this->in->bad('size', '"size" must map '.implode(', ', Form::SIZES).' to formulas in s, w and h.');
+                throw $this->in->bad(
+                    'size',
+                    '"size" must map '.implode(', ', Form::SIZES).' to formulas in s, w and h.',
+                );
             }
             try {
                 $sizes[$name] = Formula::of((string) $text);
@@ -160,12 +182,24 @@ final readonly class StepReader
     {
         $part = $this->in->text('part', null, 40);
         if (! isset($this->parts[$part]) || $this->part !== null) {
-            throw $this->in->bad('part', "\"$part\" is not a part that can be attached here; parts are: ".(implode(', ', array_keys($this->parts)) ?: 'none').'.');
+            throw $this->in->bad(
+                'part',
+                "\"$part\" is not a part that can be attached here; parts are: ".
+                    (implode(', ', array_keys($this->parts)) ?: 'none').
+                    '.',
+            );
         }
         $turn = $this->in->whole('turn', -359, 359, 0);
         $how = $this->in->oneOf('how', ['glue', 'tape', 'tuck'], 'glue');
         $inFront = $this->in->oneOf('place', ['in front', 'behind'], 'in front') === 'in front';
 
-        return new Attach($part, $this->folds->point('at'), deg2rad($turn), in_array($how, ['glue', 'tape', 'tuck'], true) ? $how : 'glue', $inFront, $this->in->has('hold') ? $this->folds->point('hold') : null);
+        return new Attach(
+            $part,
+            $this->folds->point('at'),
+            deg2rad($turn),
+            in_array($how, ['glue', 'tape', 'tuck'], true) ? $how : 'glue',
+            $inFront,
+            $this->in->has('hold') ? $this->folds->point('hold') : null,
+        );
     }
 }

@@ -30,13 +30,23 @@ final readonly class Checks
         $anatomy = Anatomy::of($state);
         $shape = $words->say('shapes', $anatomy->shape()->value, ['corners' => count($anatomy->outline->corners)]);
         $checks = [$words->say('checks', 'outline', ['shape' => $shape])];
-        if ($anatomy->isSymmetric() && ! in_array($anatomy->shape(), [Shape::Square, Shape::SquareOnCorner, Shape::Oblong], true)) {
+        if (
+            $anatomy->isSymmetric() &&
+            ! in_array($anatomy->shape(), [Shape::Square, Shape::SquareOnCorner, Shape::Oblong], true)
+        ) {
             $checks[] = $words->say('checks', 'symmetric');
         }
 
         return $state->faceCount() === 1
             ? [...$checks, self::side($anatomy, $words)]
-            : [...$checks, ...self::points($anatomy, $words), ...self::edges($anatomy, $words), ...self::pockets($anatomy, $words), self::side($anatomy, $words), $words->say('checks', 'layers', ['count' => $words->number($anatomy->mostLayers())])];
+            : [
+                ...$checks,
+                ...self::points($anatomy, $words),
+                ...self::edges($anatomy, $words),
+                ...self::pockets($anatomy, $words),
+                self::side($anatomy, $words),
+                $words->say('checks', 'layers', ['count' => $words->number($anatomy->mostLayers())]),
+            ];
     }
 
     /** @return list<string> */
@@ -53,8 +63,15 @@ final readonly class Checks
         krsort($where);
         $said = [];
         foreach ($where as $loose => $names) {
-            usort($names, static fn (Direction $a, Direction $b): int => array_search($a, self::SAID, true) <=> array_search($b, self::SAID, true));
-            $places = self::joined(array_map(static fn (Direction $d): string => $words->say('directions', $d->value), $names), $words);
+            usort(
+                $names,
+                static fn (Direction $a, Direction $b): int => array_search($a, self::SAID, true) <=>
+                    array_search($b, self::SAID, true),
+            );
+            $places = self::joined(
+                array_map(static fn (Direction $d): string => $words->say('directions', $d->value), $names),
+                $words,
+            );
             $key = ($loose > 1 ? 'loose' : 'closed').(count($names) > 1 ? '-several' : '');
             $said[] = $words->say('checks', $key, ['count' => $words->number($loose), 'direction' => $places]);
         }
@@ -88,12 +105,19 @@ final readonly class Checks
     /** @return list<string> where there are few enough to be told apart */
     private static function pockets(Anatomy $anatomy, Phrasebook $words): array
     {
-        $mouths = count($anatomy->stacks()->cells) > self::MANY_CELLS ? [] : Pockets::of($anatomy->state, $anatomy->stacks());
-        $names = array_values(array_unique(array_map(static fn (Direction $d): string => $words->say('directions', $d->value), $mouths)));
+        $mouths =
+            count($anatomy->stacks()->cells) > self::MANY_CELLS ? [] : Pockets::of($anatomy->state, $anatomy->stacks());
+        $names = array_values(
+            array_unique(array_map(static fn (Direction $d): string => $words->say('directions', $d->value), $mouths)),
+        );
 
         return match (true) {
             $names === [], count($mouths) > self::MANY_POCKETS => [],
-            default => [$words->say('checks', count($mouths) > 1 ? 'pockets' : 'pocket', ['direction' => self::joined($names, $words)])],
+            default => [
+                $words->say('checks', count($mouths) > 1 ? 'pockets' : 'pocket', [
+                    'direction' => self::joined($names, $words),
+                ]),
+            ],
         };
     }
 

@@ -35,7 +35,11 @@ final readonly class Phrasebook
      */
     public function count(string $section, string $key, int $n, array $with = []): string
     {
-        return $this->say($section, $n === 1 && isset($this->sections[$section]["$key-one"]) ? "$key-one" : $key, ['n' => $n] + $with);
+        return $this->say(
+            $section,
+            $n === 1 && isset($this->sections[$section]["$key-one"]) ? "$key-one" : $key,
+            ['n' => $n] + $with,
+        );
     }
 
     /** A number as a word where the language has one. */

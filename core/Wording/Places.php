@@ -28,7 +28,9 @@ final readonly class Places
         $outline = $this->anatomy->outline;
         $corner = $outline->cornerAt($p);
         if ($corner !== null && ($name = $this->anatomy->compass->nameOfCorner($corner)) !== null) {
-            return $this->words->say('points', 'corner', ['direction' => $this->words->say('directions', $name->value)]);
+            return $this->words->say('points', 'corner', [
+                'direction' => $this->words->say('directions', $name->value),
+            ]);
         }
         $side = $outline->sideThrough($p);
         if ($side !== null && ($name = $this->anatomy->compass->nameOfSide($side)) !== null) {
@@ -45,12 +47,21 @@ final readonly class Places
     {
         foreach ($this->anatomy->outline->sides() as $i => [$a, $b]) {
             $name = $this->anatomy->compass->nameOfSide($i);
-            if ($name !== null && abs($line->distanceTo($a)) < $this->near && abs($line->distanceTo($b)) < $this->near) {
-                return $this->words->say('lines', 'edge', ['direction' => $this->words->say('directions', $name->value)]);
+            if (
+                $name !== null &&
+                abs($line->distanceTo($a)) < $this->near &&
+                abs($line->distanceTo($b)) < $this->near
+            ) {
+                return $this->words->say('lines', 'edge', [
+                    'direction' => $this->words->say('directions', $name->value),
+                ]);
             }
         }
         $centre = $this->state->box()->centre();
-        if (abs($line->distanceTo($centre)) < $this->near && (abs($line->normal->x) < 1e-6 || abs($line->normal->y) < 1e-6)) {
+        if (
+            abs($line->distanceTo($centre)) < $this->near &&
+            (abs($line->normal->x) < 1e-6 || abs($line->normal->y) < 1e-6)
+        ) {
             return $this->words->say('lines', abs($line->normal->y) < 1e-6 ? 'upright-middle' : 'level-middle');
         }
 

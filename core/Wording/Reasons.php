@@ -22,16 +22,26 @@ final readonly class Reasons
     public static function of(StepInsight $insight, Scale $scale, float $shortSide, Phrasebook $words): array
     {
         $say = static fn (string $key, array $with = []): string => $words->say('reasons', $key, $with);
-        $shortest = $insight->shortest === null ? null : $insight->shortest * 150 / $shortSide;
+        $shortest = $insight->shortest === null ? null : ($insight->shortest * 150) / $shortSide;
 
-        return array_values(array_filter([
-            $insight->creases >= self::CREASES ? $say('creases', ['count' => $words->number($insight->creases)]) : null,
-            $insight->layers >= self::LAYERS ? $say('layers', ['count' => $words->number($insight->layers)]) : null,
-            $shortest !== null && $shortest < $scale->smallMm ? $say('small', ['mm' => (string) round($shortest)]) : null,
-            $insight->hidden > 0 ? $say('hidden') : null,
-            $insight->byEye > 0 ? $say('by-eye') : null,
-            $insight->guides !== [] ? $say(count($insight->guides) > 1 ? 'guides-several' : 'guides', ['steps' => implode(', ', $insight->guides)]) : null,
-            $insight->mirrors !== null ? $say('mirrors', ['step' => $insight->mirrors]) : null,
-        ]));
+        return array_values(
+            array_filter([
+                $insight->creases >= self::CREASES
+                    ? $say('creases', ['count' => $words->number($insight->creases)])
+                    : null,
+                $insight->layers >= self::LAYERS ? $say('layers', ['count' => $words->number($insight->layers)]) : null,
+                $shortest !== null && $shortest < $scale->smallMm
+                    ? $say('small', ['mm' => (string) round($shortest)])
+                    : null,
+                $insight->hidden > 0 ? $say('hidden') : null,
+                $insight->byEye > 0 ? $say('by-eye') : null,
+                $insight->guides !== []
+                    ? $say(count($insight->guides) > 1 ? 'guides-several' : 'guides', [
+                        'steps' => implode(', ', $insight->guides),
+                    ])
+                    : null,
+                $insight->mirrors !== null ? $say('mirrors', ['step' => $insight->mirrors]) : null,
+            ]),
+        );
     }
 }

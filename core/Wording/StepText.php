@@ -36,11 +36,21 @@ final readonly class StepText
         $say = static fn (string $key, array $with = []): string => $words->say('steps', $key, $with);
         $sentence = match ($spec->kind) {
             FoldKind::TurnOver => $say($spec->upright ? 'turn-upright' : 'turn-level'),
-            FoldKind::Rotate => $say('rotate', ['degrees' => (int) round(abs(rad2deg($spec->turn))), 'way' => $say($spec->turn < 0 ? 'clockwise' : 'counterclockwise')]),
+            FoldKind::Rotate => $say('rotate', [
+                'degrees' => (int) round(abs(rad2deg($spec->turn))),
+                'way' => $say($spec->turn < 0 ? 'clockwise' : 'counterclockwise'),
+            ]),
             FoldKind::Unfold => $say('unfold', ['step' => $spec->steps[0]]),
-            FoldKind::Repeat => $say((count($spec->steps) === 1 ? 'repeat-one-' : 'repeat-').$spec->on, ['steps' => implode(', ', $spec->steps)]),
-            FoldKind::Inflate, FoldKind::OpenOut, FoldKind::Curl, FoldKind::Pinch, FoldKind::Stand => $say($spec->kind->value),
-            FoldKind::Attach => $say('attach-'.($spec->attach->how ?? 'glue'), ['part' => $spec->attach->part ?? '', 'at' => self::attachPlace($step, $words)]),
+            FoldKind::Repeat => $say((count($spec->steps) === 1 ? 'repeat-one-' : 'repeat-').$spec->on, [
+                'steps' => implode(', ', $spec->steps),
+            ]),
+            FoldKind::Inflate, FoldKind::OpenOut, FoldKind::Curl, FoldKind::Pinch, FoldKind::Stand => $say(
+                $spec->kind->value,
+            ),
+            FoldKind::Attach => $say('attach-'.($spec->attach->how ?? 'glue'), [
+                'part' => $spec->attach->part ?? '',
+                'at' => self::attachPlace($step, $words),
+            ]),
             FoldKind::Cut => self::cut($step, $words),
             default => $spec->movement === null ? self::crease($step, $words) : self::compound($step, $words),
         };
@@ -71,8 +81,12 @@ final readonly class StepText
         $move = $step->step->movement;
         $line = $step->actions[0]->line ?? throw new \LogicException('A cut has a line.');
         $count = $move instanceof CutMove ? $move->layers : null;
-        $parts = [$words->say('steps', 'cut', ['line' => (new Places($step->before, $words))->line($line)]),
-            $words->say('steps', $count === null ? 'cut-all' : ($count === 1 ? 'cut-one' : 'cut-some'), ['count' => (string) $count])];
+        $parts = [
+            $words->say('steps', 'cut', ['line' => (new Places($step->before, $words))->line($line)]),
+            $words->say('steps', $count === null ? 'cut-all' : ($count === 1 ? 'cut-one' : 'cut-some'), [
+                'count' => (string) $count,
+            ]),
+        ];
         if ($move instanceof CutMove && $move->remove !== null) {
             $parts[] = $words->say('steps', 'cut-remove');
         }
@@ -123,20 +137,35 @@ final readonly class StepText
         $alignment = $step->step->alignment;
         if ($alignment instanceof Bring) {
             $setting = new Setting($action->state, [], [], false);
-            $what = $alignment->what instanceof LineRef ? self::taken($alignment->what, $setting, $places, $crease->grip, $action) : $places->point($crease->grip);
-            $to = $alignment->to instanceof LineRef ? $places->line(self::target($alignment->to, $setting, $action)) : $places->point($crease->landing);
+            $what =
+                $alignment->what instanceof LineRef
+                    ? self::taken($alignment->what, $setting, $places, $crease->grip, $action)
+                    : $places->point($crease->grip);
+            $to =
+                $alignment->to instanceof LineRef
+                    ? $places->line(self::target($alignment->to, $setting, $action))
+                    : $places->point($crease->landing);
 
             return $words->say('steps', 'bring'.$away, ['what' => $what, 'to' => $to]);
         }
         if ($alignment instanceof Strip) {
             $width = $alignment->width($action->state->sheet);
 
-            return $words->say('steps', ($alignment->byFinger ? 'strip-finger' : 'strip').$away, ['width' => round($width).' mm', 'line' => self::lineAt($places, $crease->grip, $action)]);
+            return $words->say('steps', ($alignment->byFinger ? 'strip-finger' : 'strip').$away, [
+                'width' => round($width).' mm',
+                'line' => self::lineAt($places, $crease->grip, $action),
+            ]);
         }
 
-        return $words->say('steps', match ($step->step->kind) {
-            FoldKind::Tuck => 'tuck'.$away, FoldKind::PageTurn => 'page-turn', default => 'along'.$away
-        }, ['line' => $places->line($crease->line)]);
+        return $words->say(
+            'steps',
+            match ($step->step->kind) {
+                FoldKind::Tuck => 'tuck'.$away,
+                FoldKind::PageTurn => 'page-turn',
+                default => 'along'.$away,
+            },
+            ['line' => $places->line($crease->line)],
+        );
     }
 
     /** The line an edge is brought to: the image of the edge taken hold of. */
@@ -144,7 +173,8 @@ final readonly class StepText
     {
         try {
             return $to->trace($setting)->line;
-        } catch (CathedraException) { // a named crease or mark: known to the folder, not here
+        } catch (CathedraException) {
+            // a named crease or mark: known to the folder, not here
             return $action->crease->line ?? throw new \LogicException('A creasing step has a crease.');
         }
     }
@@ -157,7 +187,8 @@ final readonly class StepText
             if (abs($line->distanceTo($grip)) < 1e-5 * $action->state->sheet->diagonal()) {
                 return $places->line($line);
             }
-        } catch (CathedraException) { // a named crease or mark
+        } catch (CathedraException) {
+            // a named crease or mark
         }
 
         return self::lineAt($places, $grip, $action);
@@ -167,7 +198,10 @@ final readonly class StepText
     {
         foreach ($action->state->pattern->edges as $edge) {
             [$a, $b] = $action->state->ends($edge);
-            if ($a->distanceTo($grip) + $grip->distanceTo($b) - $a->distanceTo($b) < 1e-5 * $action->state->sheet->diagonal()) {
+            if (
+                $a->distanceTo($grip) + $grip->distanceTo($b) - $a->distanceTo($b) <
+                1e-5 * $action->state->sheet->diagonal()
+            ) {
                 return $places->line(Line::through($a, $b) ?? throw new \LogicException('An edge has length.'));
             }
         }
@@ -196,7 +230,7 @@ final readonly class StepText
     private static function nameKey(FoldedStep $step): string
     {
         $bring = $step->step->alignment;
-        if ($step->step->kind !== FoldKind::Valley || ! $bring instanceof Bring || $step->before->faceCount() !== 1) {
+        if ($step->step->kind !== FoldKind::Valley || ! ($bring instanceof Bring) || $step->before->faceCount() !== 1) {
             return $step->step->kind->value;
         }
         if ($bring->what instanceof LineRef) {
@@ -204,6 +238,9 @@ final readonly class StepText
         }
         $crease = $step->actions[0]->crease ?? throw new \LogicException('A creasing step has a crease.');
 
-        return abs($crease->grip->distanceTo($crease->landing) - $step->before->sheet->diagonal()) < 1e-6 * $step->before->sheet->diagonal() ? 'diagonal' : 'valley';
+        return abs($crease->grip->distanceTo($crease->landing) - $step->before->sheet->diagonal()) <
+            1e-6 * $step->before->sheet->diagonal()
+            ? 'diagonal'
+            : 'valley';
     }
 }

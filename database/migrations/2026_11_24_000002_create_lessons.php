@@ -23,7 +23,10 @@ return new class extends Migration
                 $table->timestamps();
                 $table->unique(['organisation_id', 'name']);
             });
-            DB::statement('ALTER TABLE stocks ADD CONSTRAINT stocks_size CHECK (width_mm BETWEEN 10 AND 2000 AND height_mm BETWEEN 10 AND 2000)');
+            DB::statement(
+                'ALTER TABLE stocks ADD CONSTRAINT stocks_size CHECK (width_mm BETWEEN 10 AND 2000 AND height_mm '
+                    .'BETWEEN 10 AND 2000)',
+            );
         }
         if (! Schema::hasTable('lessons')) {
             Schema::create('lessons', function (Blueprint $table): void {
@@ -69,7 +72,10 @@ return new class extends Migration
                 $table->timestamps();
                 $table->unique(['lesson_id', 'learner_id']);
             });
-            DB::statement("ALTER TABLE finishes ADD CONSTRAINT finishes_outcome CHECK (outcome IN ('alone', 'help', 'stopped', 'away') AND (outcome <> 'stopped' OR step IS NOT NULL))");
+            DB::statement(
+                "ALTER TABLE finishes ADD CONSTRAINT finishes_outcome CHECK (outcome IN ('alone', 'help', 'stopped', "
+                    ."'away') AND (outcome <> 'stopped' OR step IS NOT NULL))",
+            );
         }
     }
 };

@@ -6,7 +6,10 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** What more there is to say about paper, a log of its count, and what a taught lesson used, kept whatever becomes of the stock. */
+/**
+ * What more there is to say about paper, a log of its count, and what a taught lesson used, kept whatever becomes of
+ * the stock.
+ */
 return new class extends Migration
 {
     public function up(): void

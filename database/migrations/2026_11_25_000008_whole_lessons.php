@@ -7,7 +7,10 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-/** A lesson may have several models and take from several stocks; records say which model they are of; paper has a price and tags. */
+/**
+ * A lesson may have several models and take from several stocks; records say which model they are of; paper has a price
+ * and tags.
+ */
 return new class extends Migration
 {
     public function up(): void
@@ -57,7 +60,9 @@ return new class extends Migration
             Schema::table('finishes', function (Blueprint $table): void {
                 $table->string('model', 60)->default('')->after('learner_id');
             });
-            DB::statement('UPDATE finishes JOIN lessons ON lessons.id = finishes.lesson_id SET finishes.model = lessons.model');
+            DB::statement(
+                'UPDATE finishes JOIN lessons ON lessons.id = finishes.lesson_id SET finishes.model = lessons.model',
+            );
             Schema::table('finishes', function (Blueprint $table): void {
                 $table->unique(['lesson_id', 'learner_id', 'model']);
                 $table->dropUnique(['lesson_id', 'learner_id']);

@@ -18,7 +18,10 @@ const help = ref(false)
 
 const bare = computed(() => route.meta['bare'] === true || route.meta['open'] === true)
 const places = [
-  { name: 'home', key: 'l' }, { name: 'shelf', key: 's' }, { name: 'cupboard', key: 'c' }, { name: 'groups', key: 'g' },
+  { name: 'home', key: 'l' },
+  { name: 'shelf', key: 's' },
+  { name: 'cupboard', key: 'c' },
+  { name: 'groups', key: 'g' },
 ] as const
 
 watch([() => me.error.value, () => route.name], ([error]) => {
@@ -52,7 +55,9 @@ async function signOut() {
         </RouterLink>
       </nav>
       <span class="who">{{ me.data.value?.organisation }}</span>
-      <button class="out" type="button" @click="help = true">{{ t('app.keys') }} <kbd class="key" aria-hidden="true">?</kbd></button>
+      <button class="out" type="button" @click="help = true">
+        {{ t('app.keys') }} <kbd class="key" aria-hidden="true">?</kbd>
+      </button>
       <button class="out" type="button" @click="signOut">{{ t('app.signOut') }}</button>
     </header>
     <main id="main" tabindex="-1">
@@ -63,7 +68,10 @@ async function signOut() {
 </template>
 
 <style scoped>
-.bar { display: flex; align-items: center; gap: 24px; max-width: 1280px; width: 100%; margin: 0 auto; padding: 12px 28px 8px; flex-wrap: wrap; }
+.bar {
+  display: flex; align-items: center; gap: 24px; max-width: 1280px; width: 100%; margin: 0 auto;
+  padding: 12px 28px 8px; flex-wrap: wrap;
+}
 .mark { font-family: var(--head); font-weight: 800; font-size: 1.25rem; color: var(--ink); text-decoration: none; }
 nav { display: flex; gap: 20px; flex-wrap: wrap; }
 nav a { color: var(--ink-2); text-decoration: none; font-weight: 650; padding: 8px 0; }

@@ -11,7 +11,8 @@
 </head>
 <body>
 <div id="app"
-     @if (config('cathedra.demo')) data-demo-email="{{ Database\Seeders\DatabaseSeeder::EMAIL }}" data-demo-password="{{ Database\Seeders\DatabaseSeeder::PASSWORD }}" @endif
+     @if (config('cathedra.demo')) data-demo-email="{{ Database\Seeders\DatabaseSeeder::EMAIL }}"
+        data-demo-password="{{ Database\Seeders\DatabaseSeeder::PASSWORD }}" @endif
 ></div>
 <noscript>Cathedra needs JavaScript. Please allow it for this page.</noscript>
 </body>

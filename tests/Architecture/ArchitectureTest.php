@@ -16,7 +16,13 @@ final class ArchitectureTest
         return PHPat::rule()
             ->classes(Selector::inNamespace('Cathedra\Core'))
             ->shouldNotDependOn()
-            ->classes(Selector::inNamespace('Illuminate'), Selector::inNamespace('App'), Selector::inNamespace('Laravel'), Selector::inNamespace('Carbon'), Selector::inNamespace('Database'))
+            ->classes(
+                Selector::inNamespace('Illuminate'),
+                Selector::inNamespace('App'),
+                Selector::inNamespace('Laravel'),
+                Selector::inNamespace('Carbon'),
+                Selector::inNamespace('Database'),
+            )
             ->because('rules and computation are tested and used without the framework');
     }
 
@@ -25,7 +31,12 @@ final class ArchitectureTest
         return PHPat::rule()
             ->classes(Selector::inNamespace('Cathedra\Core\Geometry'))
             ->shouldNotDependOn()
-            ->classes(Selector::AllOf(Selector::inNamespace('Cathedra\Core'), Selector::Not(Selector::inNamespace('Cathedra\Core\Geometry'))))
+            ->classes(
+                Selector::AllOf(
+                    Selector::inNamespace('Cathedra\Core'),
+                    Selector::Not(Selector::inNamespace('Cathedra\Core\Geometry')),
+                ),
+            )
             ->because('it is the lowest floor of the house');
     }
 
@@ -34,7 +45,11 @@ final class ArchitectureTest
         return PHPat::rule()
             ->classes(Selector::inNamespace('Cathedra\Core\Folding'))
             ->shouldNotDependOn()
-            ->classes(Selector::inNamespace('Cathedra\Core\Sequence'), Selector::inNamespace('Cathedra\Core\Diagram'), Selector::inNamespace('Cathedra\Core\Wording'))
+            ->classes(
+                Selector::inNamespace('Cathedra\Core\Sequence'),
+                Selector::inNamespace('Cathedra\Core\Diagram'),
+                Selector::inNamespace('Cathedra\Core\Wording'),
+            )
             ->because('paper does not know how its folds were written down');
     }
 }

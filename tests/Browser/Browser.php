@@ -30,13 +30,30 @@ final class Browser
     public static function open(string $base, int $width = 1280, int $height = 800): self
     {
         $profile = sys_get_temp_dir().'/cathedra-chromium-'.bin2hex(random_bytes(6));
-        $options = (new ChromeOptions)->setBinary(trim((string) shell_exec('command -v chromium')))->addArguments([
-            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update',
-            '--disable-sync', '--disable-dev-shm-usage', '--hide-scrollbars', '--force-prefers-reduced-motion', "--user-data-dir=$profile", "--window-size=$width,$height",
-        ]);
+        $options = (new ChromeOptions())
+            ->setBinary(trim((string) shell_exec('command -v chromium')))
+            ->addArguments([
+                '--headless=new',
+                '--no-sandbox',
+                '--disable-gpu',
+                '--disable-quic',
+                '--no-first-run',
+                '--disable-background-networking',
+                '--disable-component-update',
+                '--disable-sync',
+                '--disable-dev-shm-usage',
+                '--hide-scrollbars',
+                '--force-prefers-reduced-motion',
+                "--user-data-dir=$profile",
+                "--window-size=$width,$height",
+            ]);
         $options->setExperimentalOption('prefs', ['credentials_enable_service' => false]);
         $capabilities = DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options);
-        $service = new ChromeDriverService(trim((string) shell_exec('command -v chromedriver')), $port = self::freePort(), ["--port=$port", '--silent']);
+        $service = new ChromeDriverService(
+            trim((string) shell_exec('command -v chromedriver')),
+            ($port = self::freePort()),
+            ["--port=$port", '--silent'],
+        );
         $browser = new self(ChromeDriver::start($capabilities, $service), rtrim($base, '/'), $profile);
         $browser->resize($width, $height);
 
@@ -48,7 +65,10 @@ final class Browser
     {
         $this->driver->manage()->window()->setSize(new WebDriverDimension($width, $height));
         $inner = $this->driver->executeScript('return [window.innerWidth, window.innerHeight]');
-        $this->driver->manage()->window()->setSize(new WebDriverDimension(2 * $width - $inner[0], 2 * $height - $inner[1]));
+        $this->driver
+            ->manage()
+            ->window()
+            ->setSize(new WebDriverDimension(2 * $width - $inner[0], 2 * $height - $inner[1]));
     }
 
     public function visit(string $path): self
@@ -66,7 +86,10 @@ final class Browser
     /** The first element this CSS finds, once it is there and shown. */
     public function find(string $css): RemoteWebElement
     {
-        return $this->until(WebDriverExpectedCondition::visibilityOfElementLocated(WebDriverBy::cssSelector($css)), "nothing shown matches $css");
+        return $this->until(
+            WebDriverExpectedCondition::visibilityOfElementLocated(WebDriverBy::cssSelector($css)),
+            "nothing shown matches $css",
+        );
     }
 
     /** The element of this kind whose text holds these words. */
@@ -74,7 +97,15 @@ final class Browser
     {
         $literal = '"'.strtr($words, ['"' => '']).'"';
 
-        return $this->until(WebDriverExpectedCondition::visibilityOfElementLocated(WebDriverBy::xpath("//{$kind}[contains(normalize-space(.), $literal) and not(.//{$kind}[contains(normalize-space(.), $literal)])]")), "nothing says \"$words\"");
+        return $this->until(
+            WebDriverExpectedCondition::visibilityOfElementLocated(
+                WebDriverBy::xpath(
+                    "//{$kind}[contains(normalize-space(.), $literal) and not(.//{$kind}[contains(normalize-space(.), "
+                        ."$literal)])]",
+                ),
+            ),
+            "nothing says \"$words\"",
+        );
     }
 
     public function click(string $words, string $kind = '*'): self
@@ -82,7 +113,8 @@ final class Browser
         $this->until(function () use ($words, $kind): bool {
             try {
                 $this->saying($words, $kind)->click();
-            } catch (StaleElementReferenceException) { // drawn anew between finding and pressing it
+            } catch (StaleElementReferenceException) {
+                // drawn anew between finding and pressing it
                 return false;
             }
 
@@ -95,8 +127,20 @@ final class Browser
     /** Empties a field found by its label and types into it. */
     public function fill(string $label, string $text): self
     {
-        $field = $this->until(WebDriverExpectedCondition::presenceOfElementLocated(WebDriverBy::xpath("//*[self::input or self::textarea][@id=//label[contains(normalize-space(.), \"$label\")]/@for]")), "no field is labelled \"$label\"");
-        $this->driver->executeScript('const f = arguments[0]; const set = Object.getOwnPropertyDescriptor(Object.getPrototypeOf(f), "value").set; set.call(f, arguments[1]); f.dispatchEvent(new Event("input", {bubbles: true})); f.dispatchEvent(new Event("change", {bubbles: true}));', [$field, $text]);
+        $field = $this->until(
+            WebDriverExpectedCondition::presenceOfElementLocated(
+                WebDriverBy::xpath(
+                    "//*[self::input or self::textarea][@id=//label[contains(normalize-space(.), \"$label\")]/@for]",
+                ),
+            ),
+            "no field is labelled \"$label\"",
+        );
+        $this->driver->executeScript(
+            'const f = arguments[0]; const set = Object.getOwnPropertyDescriptor(Object.getPrototypeOf(f), '
+                .'"value").set; set.call(f, arguments[1]); f.dispatchEvent(new Event("input", {bubbles: true})); '
+                .'f.dispatchEvent(new Event("change", {bubbles: true}));',
+            [$field, $text],
+        );
 
         return $this;
     }
@@ -113,7 +157,10 @@ final class Browser
 
     public function waitForPath(string $pattern): self
     {
-        $this->until(fn (): bool => preg_match($pattern, $this->path()) === 1, "the address did not become $pattern; it is {$this->path()}");
+        $this->until(
+            fn (): bool => preg_match($pattern, $this->path()) === 1,
+            "the address did not become $pattern; it is {$this->path()}",
+        );
 
         return $this;
     }

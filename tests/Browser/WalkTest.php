@@ -35,7 +35,9 @@ final class WalkTest extends TestCase
         $b->click('Plan this lesson', 'button')->waitForPath('#^/lessons/\d+/paper$#');
         $lesson = explode('/', $b->path())[2];
         $b->saying('sheets of', 'h1');
-        $b->fill('Side of the square', '105')->click('Save and count again', 'button')->saying('4 sheets of A4: 4 from each', 'h1');
+        $b->fill('Side of the square', '105')
+            ->click('Save and count again', 'button')
+            ->saying('4 sheets of A4: 4 from each', 'h1');
         $b->find(".strip a[href='/lessons/$lesson/plan']")->click();
         $b->saying('It fits', 'h1');
         $b->click('Start teaching', 'a')->waitForPath('#/teach$#');
@@ -124,7 +126,10 @@ final class WalkTest extends TestCase
         $b->visit('/shelf')->saying('What can they fold', 'h1');
         $b->until(fn (): bool => count($this->all('.board')) >= 24, 'the whole library stands on the shelf');
         $this->choose('Fold', 'petal');
-        $b->until(fn (): bool => count($this->all('.board')) === 4, 'crane, flapping bird, dragonfly and lily teach the petal fold');
+        $b->until(
+            fn (): bool => count($this->all('.board')) === 4,
+            'crane, flapping bird, dragonfly and lily teach the petal fold',
+        );
         $this->choose('Group', '1');
         $b->saying('min with', 'b');
         $b->until(fn (): bool => count($this->all('.board.aside .warn')) > 0, 'what takes too long says so');
@@ -134,10 +139,17 @@ final class WalkTest extends TestCase
         $b->find('.route input:not(:checked)')->click();
         $b->until(fn (): bool => count($this->all('.steps > li')) === $steps + 4, 'the other way has four steps more');
         $b->click('Plan a lesson with it', 'a')->waitForPath('#^/lessons/new$#');
-        $b->until(fn (): bool => count($this->all(".model.chosen input[value='flapping-bird']")) === 1, 'the model is chosen');
+        $b->until(
+            fn (): bool => count($this->all(".model.chosen input[value='flapping-bird']")) === 1,
+            'the model is chosen',
+        );
         $b->click('Plan this lesson', 'button')->waitForPath('#^/lessons/\d+/paper$#');
         $b->visit('/lessons/'.explode('/', $b->path())[2].'/teach')->saying('Before the first step', 'h1');
-        self::assertCount($steps + 3, $this->all('.thread li'), 'the lesson goes the other way; the list had the finished model too');
+        self::assertCount(
+            $steps + 3,
+            $this->all('.thread li'),
+            'the lesson goes the other way; the list had the finished model too',
+        );
     }
 
     public function testACreasePatternOfOnesOwn(): void
@@ -145,22 +157,35 @@ final class WalkTest extends TestCase
         $b = $this->browser;
         $this->signIn();
         $b->visit('/patterns')->saying('Nothing has been brought yet', 'p');
-        $b->driver->findElement(WebDriverBy::cssSelector('input[type=file]'))->sendKeys(dirname(__DIR__).'/fixtures/bird-base.fold');
+        $b->driver
+            ->findElement(WebDriverBy::cssSelector('input[type=file]'))
+            ->sendKeys(dirname(__DIR__).'/fixtures/bird-base.fold');
         self::assertStringContainsString('20 faces', $b->saying('layers at most', 'p')->getText());
-        $b->driver->executeScript("const a = document.querySelector('textarea'); a.value = '{}'; a.dispatchEvent(new Event('input'))");
+        $b->driver->executeScript(
+            "const a = document.querySelector('textarea'); a.value = '{}'; a.dispatchEvent(new Event('input'))",
+        );
         $b->click('Fold it', 'button');
         self::assertStringContainsString('must be a JSON object', $b->saying('cannot be folded', 'p')->getText());
     }
 
     private function choose(string $label, string $value): void
     {
-        $this->browser->driver->findElement(WebDriverBy::cssSelector("select[aria-label='$label'] option[value='$value']"))->click();
+        $this->browser->driver
+            ->findElement(WebDriverBy::cssSelector("select[aria-label='$label'] option[value='$value']"))
+            ->click();
     }
 
     public function testFromAnEmptyDatabase(): void
     {
-        $account = shell_exec('php artisan cathedra:account Noor noor'.bin2hex(random_bytes(3)).'@empty.example "Empty house '.bin2hex(random_bytes(3)).'"');
-        preg_match('/Sign in as (\S+) with the password (\S+)/', (string) $account, $m) === 1 || throw new \RuntimeException('No account was made.');
+        $account = shell_exec(
+            'php artisan cathedra:account Noor noor'.
+                bin2hex(random_bytes(3)).
+                '@empty.example "Empty house '.
+                bin2hex(random_bytes(3)).
+                '"',
+        );
+        preg_match('/Sign in as (\S+) with the password (\S+)/', (string) $account, $m) === 1 ||
+            throw new \RuntimeException('No account was made.');
         $b = $this->browser;
         $this->signIn($m[1], $m[2]);
         $b->saying('No lesson is coming', 'h1');
@@ -169,7 +194,11 @@ final class WalkTest extends TestCase
         $b->saying('Line 3: Names are plain text');
         $b->fill('Given names', "Ola\nPer")->click('Save', 'button')->saying('Pier class', 'h2');
         $b->visit('/cupboard')->saying('The cupboard is empty', 'h1');
-        $b->fill('Name', 'A4')->fill('Width', '0')->fill('Height', '297')->click('Save', 'button')->saying('between 10 and 2000 mm');
+        $b->fill('Name', 'A4')
+            ->fill('Width', '0')
+            ->fill('Height', '297')
+            ->click('Save', 'button')
+            ->saying('between 10 and 2000 mm');
         $b->fill('Width', '210')->click('Save', 'button')->saying('gives a square of 210 mm');
         $b->visit('/lessons/new')->saying('A new lesson', 'h1');
         $b->until(fn (): bool => count($this->all('.model.chosen')) === 1, 'no model is chosen beforehand');
@@ -189,19 +218,40 @@ final class WalkTest extends TestCase
 
     public function testFromAnEmptyCupboardToAPrintedCuttingPlan(): void
     {
-        $account = shell_exec('php artisan cathedra:account Ivo ivo'.bin2hex(random_bytes(3)).'@empty.example "Paper house '.bin2hex(random_bytes(3)).'"');
-        preg_match('/Sign in as (\S+) with the password (\S+)/', (string) $account, $m) === 1 || throw new \RuntimeException('No account was made.');
+        $account = shell_exec(
+            'php artisan cathedra:account Ivo ivo'.
+                bin2hex(random_bytes(3)).
+                '@empty.example "Paper house '.
+                bin2hex(random_bytes(3)).
+                '"',
+        );
+        preg_match('/Sign in as (\S+) with the password (\S+)/', (string) $account, $m) === 1 ||
+            throw new \RuntimeException('No account was made.');
         $b = $this->browser;
         $this->signIn($m[1], $m[2]);
         $b->visit('/cupboard/bench')->saying('The cupboard is empty', 'p');
         $b->click('Cupboard', 'a')->waitForPath('#^/cupboard$#');
         $b->saying('The cupboard is empty', 'h1');
-        $b->fill('Name', 'Letter')->fill('Width', '8 1/2 in')->fill('Height', '11in')->fill('Sheets', '12')->click('Save', 'button')->saying('215.9 × 279.4 mm');
-        $b->fill('Name', 'Ends')->fill('Width', '40 cm')->fill('Height', '530')->fill('Sheets', '2')->click('Save', 'button')->saying('400 × 530 mm');
+        $b->fill('Name', 'Letter')
+            ->fill('Width', '8 1/2 in')
+            ->fill('Height', '11in')
+            ->fill('Sheets', '12')
+            ->click('Save', 'button')
+            ->saying('215.9 × 279.4 mm');
+        $b->fill('Name', 'Ends')
+            ->fill('Width', '40 cm')
+            ->fill('Height', '530')
+            ->fill('Sheets', '2')
+            ->click('Save', 'button')
+            ->saying('400 × 530 mm');
         $b->click('Cut squares of any size', 'b')->waitForPath('#^/cupboard/bench$#');
         $b->saying('Letter', 'b')->click();
-        $b->fill('How many', '12')->fill('Side', '5000')->click('Plan the cutting', 'button')->saying('between 10 and 2000 mm');
-        // 12 squares of 130 mm: a sheet of Ends gives 3 x 4 of them (390 x 520) on 2120 cm2, Letter gives 1 x 2 on 603 cm2, so 6 of Letter are 3619 cm2
+        $b->fill('How many', '12')
+            ->fill('Side', '5000')
+            ->click('Plan the cutting', 'button')
+            ->saying('between 10 and 2000 mm');
+        // 12 squares of 130 mm: a sheet of Ends gives 3 x 4 of them (390 x 520) on 2120 cm2, Letter gives 1 x 2 on 603
+        // cm2, so 6 of Letter are 3619 cm2
         $b->fill('Side', '130')->click('Plan the cutting', 'button');
         self::assertStringContainsString('one sheet of Ends', $b->saying('12 squares of 130 mm', 'h1')->getText());
         self::assertStringContainsString('no plan is better', $b->saying('Proven')->getText());
@@ -231,7 +281,8 @@ final class WalkTest extends TestCase
         $this->tabTo('.size div:nth-child(2) input, .size > :nth-child(2) input');
         $b->press('100');
         $this->tabTo('form .fold-button');
-        // 30 of 100 mm are 8 sheets of four; Letter is the smaller sheet (60,322 mm2 against 62,370), of which 3 are taken: 5 of A4.
+        // 30 of 100 mm are 8 sheets of four; Letter is the smaller sheet (60,322 mm2 against 62,370), of which 3 are
+        // taken: 5 of A4.
         $b->press($enter)->saying('30 squares of 100 mm', 'h1');
         self::assertStringContainsString('3 sheets of Letter', $b->saying('5 sheets of A4', 'h1')->getText());
         $this->tabTo('.keep');
@@ -271,15 +322,44 @@ final class WalkTest extends TestCase
             $b->visit($path)->find('h1');
             usleep(700_000);
             $b->driver->executeScript($axe);
-            $found = $b->driver->executeAsyncScript('const done = arguments[arguments.length - 1]; axe.run(document, {resultTypes: ["violations", "passes"]}).then(r => done(r.passes.length < 5 ? ["axe found nothing to look at"] : r.violations.filter(v => v.impact === "serious" || v.impact === "critical").map(v => v.id + ": " + v.nodes.map(n => n.html).slice(0, 3).join(" | "))))');
+            $found = $b->driver->executeAsyncScript(
+                'const done = arguments[arguments.length - 1]; axe.run(document, {resultTypes: ["violations", '
+                    .'"passes"]}).then(r => done(r.passes.length < 5 ? ["axe found nothing to look at"] : '
+                    .'r.violations.filter(v => v.impact === "serious" || v.impact === "critical").map(v => v.id + ": '
+                    .'" + v.nodes.map(n => n.html).slice(0, 3).join(" | "))))',
+            );
 
             return array_map(static fn (string $v): string => "$path $v", $found);
         };
         $b->driver->manage()->timeouts()->setScriptTimeout(30);
         $faults = $check('/sign-in');
         $this->signIn();
-        $lesson = preg_match('#/lessons/(\d+)/#', (string) $b->find('.strip a')->getAttribute('href'), $m) === 1 ? $m[1] : '0';
-        foreach (['/', '/shelf', '/shelf/crane', '/patterns', '/cupboard', '/cupboard/models', '/cupboard/bench', '/cupboard/ahead', '/groups', '/groups/1', "/lessons/$lesson/choose", "/lessons/$lesson/paper", "/lessons/$lesson/plan", "/lessons/$lesson/keep", "/lessons/$lesson/kits", '/lessons/6/worksheet', '/lessons/6/paper', "/lessons/$lesson/teach"] as $path) {
+        $lesson =
+            preg_match('#/lessons/(\d+)/#', (string) $b->find('.strip a')->getAttribute('href'), $m) === 1
+                ? $m[1]
+                : '0';
+        foreach (
+            [
+                '/',
+                '/shelf',
+                '/shelf/crane',
+                '/patterns',
+                '/cupboard',
+                '/cupboard/models',
+                '/cupboard/bench',
+                '/cupboard/ahead',
+                '/groups',
+                '/groups/1',
+                "/lessons/$lesson/choose",
+                "/lessons/$lesson/paper",
+                "/lessons/$lesson/plan",
+                "/lessons/$lesson/keep",
+                "/lessons/$lesson/kits",
+                '/lessons/6/worksheet',
+                '/lessons/6/paper',
+                "/lessons/$lesson/teach",
+            ] as $path
+        ) {
             $faults = [...$faults, ...$check($path)];
         }
         self::assertSame([], $faults);
@@ -288,17 +368,28 @@ final class WalkTest extends TestCase
     private function signIn(string $email = DatabaseSeeder::EMAIL, string $password = DatabaseSeeder::PASSWORD): void
     {
         $this->browser->visit('/sign-in')->find('form');
-        $this->browser->fill('E-mail', $email)->fill('Password', $password)->click('Sign in', 'button')->waitForPath('#^/$#');
+        $this->browser
+            ->fill('E-mail', $email)
+            ->fill('Password', $password)
+            ->click('Sign in', 'button')
+            ->waitForPath('#^/$#');
         $this->browser->find('h1');
     }
 
     private function tabTo(string $css, bool $backwards = false): void
     {
         for ($i = 0; $i < 120; $i++) {
-            if ($this->browser->driver->executeScript('return document.activeElement !== null && document.activeElement.matches(arguments[0])', [$css]) === true) {
+            if (
+                $this->browser->driver->executeScript(
+                    'return document.activeElement !== null && document.activeElement.matches(arguments[0])',
+                    [$css],
+                ) === true
+            ) {
                 return;
             }
-            $this->browser->press($backwards ? WebDriverKeys::SHIFT.WebDriverKeys::TAB.WebDriverKeys::SHIFT : WebDriverKeys::TAB);
+            $this->browser->press(
+                $backwards ? WebDriverKeys::SHIFT.WebDriverKeys::TAB.WebDriverKeys::SHIFT : WebDriverKeys::TAB,
+            );
         }
         self::fail("$css cannot be reached with the Tab key at {$this->browser->path()}");
     }

@@ -33,11 +33,19 @@ final class CommandTest extends TestCase
     public function testABadSequenceHasOneLineAndExitCodeOne(): void
     {
         $file = tempnam(sys_get_temp_dir(), 'fold');
-        file_put_contents($file, "title: T\nabout: A\nside_up: front\nage_from: 5\ndifficulty: 1\nsteps:\n  - {fold: valley, bring: edge right, to: edge left}\n  - fold: valley\n    bring: mark x\n    to: A\n    layers: all\n");
+        file_put_contents(
+            $file,
+            "title: T\nabout: A\nside_up: front\nage_from: 5\ndifficulty: 1\nsteps:\n"
+                ."  - {fold: valley, bring: edge right, to: edge left}\n  - fold: valley\n    bring: mark x\n"
+                ."    to: A\n    layers: all\n",
+        );
         $run = $this->artisan(['cathedra:fold', $file]);
         unlink($file);
         self::assertSame([1, ''], [$run->getExitCode(), $run->getOutput()]);
-        self::assertMatchesRegularExpression('/^cathedra: Line 8, step 2: No earlier step sets a mark called "x"\.\n$/', $run->getErrorOutput());
+        self::assertMatchesRegularExpression(
+            '/^cathedra: Line 8, step 2: No earlier step sets a mark called "x"\.\n$/',
+            $run->getErrorOutput(),
+        );
         self::assertSame(1, $this->artisan(['cathedra:fold', 'no-such-model'])->getExitCode());
         self::assertSame(1, $this->artisan(['cathedra:fold', 'helmet', '--side=3000'])->getExitCode());
     }
@@ -48,10 +56,16 @@ final class CommandTest extends TestCase
         self::assertSame(0, $run->getExitCode(), $run->getErrorOutput());
         self::assertSame([], FoldChecker::complaints(json_decode($run->getOutput(), true)['file_frames'][0]));
         $file = tempnam(sys_get_temp_dir(), 'fold');
-        file_put_contents($file, '{"edges_vertices": [[0, 1]], "edges_assignment": ["V"], "vertices_coords": [[0, 0], [1, "x"]]}');
+        file_put_contents(
+            $file,
+            '{"edges_vertices": [[0, 1]], "edges_assignment": ["V"], "vertices_coords": [[0, 0], [1, "x"]]}',
+        );
         $run = $this->artisan(['cathedra:fold', $file]);
         unlink($file);
-        self::assertSame([1, "cathedra: Vertex 1: a coordinate is not a number of reasonable size.\n"], [$run->getExitCode(), $run->getErrorOutput()]);
+        self::assertSame(
+            [1, "cathedra: Vertex 1: a coordinate is not a number of reasonable size.\n"],
+            [$run->getExitCode(), $run->getErrorOutput()],
+        );
     }
 
     public function testAnotherWayIsTakenOrRefused(): void
@@ -66,9 +80,16 @@ final class CommandTest extends TestCase
 
     public function testCutPlanReadsAndPrintsJson(): void
     {
-        $run = $this->artisan(['cathedra:cut-plan'], '{"stock":[{"name":"A4","width_mm":210,"height_mm":297,"count":null}],"need":[{"side_mm":105,"count":9}],"kerf_mm":0,"trim_mm":0}');
+        $run = $this->artisan(
+            ['cathedra:cut-plan'],
+            '{"stock":[{"name":"A4","width_mm":210,"height_mm":297,"count":null}],'.
+            '"need":[{"side_mm":105,"count":9}],"kerf_mm":0,"trim_mm":0}',
+        );
         $plan = json_decode($run->getOutput(), true);
-        self::assertSame(['sheets', 'feasible', 'unmet', 'sheets_used', 'used_area_mm2', 'lower_bound_area_mm2', 'optimal'], array_keys($plan));
+        self::assertSame(
+            ['sheets', 'feasible', 'unmet', 'sheets_used', 'used_area_mm2', 'lower_bound_area_mm2', 'optimal'],
+            array_keys($plan),
+        );
         self::assertSame([3, true, true], [$plan['sheets_used'], $plan['feasible'], $plan['optimal']]);
         foreach (['', 'nonsense', '{"stock":5}'] as $bad) {
             $run = $this->artisan(['cathedra:cut-plan'], $bad);

@@ -19,17 +19,41 @@ final class ContractTest extends TestCase
     /** @return iterable<string, array{string, string}> the path of the document, and one to ask */
     public static function answers(): iterable
     {
-        foreach (['/api/me', '/api/home', '/api/groups', '/api/stocks', '/api/lessons', '/api/models', '/api/paper-needs', '/api/paper-ahead'] as $path) {
+        foreach (
+            [
+                '/api/me',
+                '/api/home',
+                '/api/groups',
+                '/api/stocks',
+                '/api/lessons',
+                '/api/models',
+                '/api/paper-needs',
+                '/api/paper-ahead',
+            ] as $path
+        ) {
             yield $path => [$path, $path];
         }
-        foreach (['/api/groups/{group}/times', '/api/groups/{group}/paper', '/api/groups/{group}/wall', '/api/lessons/{lesson}', '/api/lessons/{lesson}/kits', '/api/lessons/{lesson}/measures', '/api/stocks/{stock}/changes'] as $path) {
+        foreach (
+            [
+                '/api/groups/{group}/times',
+                '/api/groups/{group}/paper',
+                '/api/groups/{group}/wall',
+                '/api/lessons/{lesson}',
+                '/api/lessons/{lesson}/kits',
+                '/api/lessons/{lesson}/measures',
+                '/api/stocks/{stock}/changes',
+            ] as $path
+        ) {
             yield $path => [$path, $path];
         }
         foreach (['crane', 'cat', 'oblong-box', 'square-box'] as $slug) {
             yield "model $slug" => ['/api/models/{model}', "/api/models/$slug"];
         }
         yield 'square check' => ['/api/square-check', '/api/square-check?side=150&first=212&second=213&model=crane'];
-        yield 'string' => ['/api/display-string', '/api/display-string?model=crane&side=150&models=10&gap=25&goal=100&per_lesson=15'];
+        yield 'string' => [
+            '/api/display-string',
+            '/api/display-string?model=crane&side=150&models=10&gap=25&goal=100&per_lesson=15',
+        ];
     }
 
     #[DataProvider('answers')]
@@ -37,9 +61,14 @@ final class ContractTest extends TestCase
     {
         $lead = $this->demo();
         $library = $lead->organisation;
-        foreach ($library->lessons()->orderBy('id')->pluck('id') as $lesson) { // taught ones, one to come, one of two models and two papers
+        foreach ($library->lessons()->orderBy('id')->pluck('id') as $lesson) {
+            // taught ones, one to come, one of two models and two papers
             foreach ($library->groups()->pluck('id') as $group) {
-                $address = strtr($ask, ['{lesson}' => $lesson, '{group}' => $group, '{stock}' => $library->stocks()->value('id')]);
+                $address = strtr($ask, [
+                    '{lesson}' => $lesson,
+                    '{group}' => $group,
+                    '{stock}' => $library->stocks()->value('id'),
+                ]);
                 $this->assertPromised($this->getJson($address)->assertOk()->getContent(), 'get', $path, '200');
                 if (! str_contains($ask, '{group}')) {
                     break;
@@ -58,26 +87,110 @@ final class ContractTest extends TestCase
         $stock = ['name' => 'Post paper', 'width_mm' => 210, 'height_mm' => 297, 'grammage' => null, 'count' => null];
         $made = $this->postJson('/api/stocks', $stock)->assertCreated();
         $this->assertPromised($made->getContent(), 'post', '/api/stocks', '201');
-        $this->assertPromised($this->putJson('/api/stocks/'.$made->json('id'), ['count' => 40, 'tags' => ['thin'], 'price' => 0.05] + $stock)->assertOk()->getContent(), 'put', '/api/stocks/{stock}', '200');
-        $this->assertPromised($this->postJson('/api/stocks/'.$made->json('id').'/offcuts', ['count' => 3])->assertOk()->getContent(), 'post', '/api/stocks/{stock}/offcuts', '200');
-        $input = $this->lessonInput($group, ['stock_id' => $made->json('id'), 'side_mm' => 90, 'also_stock_ids' => [], 'further' => [['model' => 'cat', 'side_mm' => 100]], 'starts_at' => now()->addDay()->format('Y-m-d\T10:00'), 'ends_at' => now()->addDay()->format('Y-m-d\T12:00')]);
+        $this->assertPromised(
+            $this->putJson(
+                '/api/stocks/'.$made->json('id'),
+                ['count' => 40, 'tags' => ['thin'], 'price' => 0.05] + $stock,
+            )
+                ->assertOk()
+                ->getContent(),
+            'put',
+            '/api/stocks/{stock}',
+            '200',
+        );
+        $this->assertPromised(
+            $this->postJson('/api/stocks/'.$made->json('id').'/offcuts', ['count' => 3])
+                ->assertOk()
+                ->getContent(),
+            'post',
+            '/api/stocks/{stock}/offcuts',
+            '200',
+        );
+        $input = $this->lessonInput($group, [
+            'stock_id' => $made->json('id'),
+            'side_mm' => 90,
+            'also_stock_ids' => [],
+            'further' => [['model' => 'cat', 'side_mm' => 100]],
+            'starts_at' => now()->addDay()->format('Y-m-d\T10:00'),
+            'ends_at' => now()->addDay()->format('Y-m-d\T12:00'),
+        ]);
         $lesson = $this->postJson('/api/lessons', $input)->assertCreated();
         $this->assertPromised($lesson->getContent(), 'post', '/api/lessons', '201');
         $id = $lesson->json('card.id');
-        $this->assertPromised($this->putJson("/api/lessons/$id", ['decorate' => 'before', 'materials' => ['beads']] + $input)->assertOk()->getContent(), 'put', '/api/lessons/{lesson}', '200');
-        $this->assertPromised($this->postJson("/api/lessons/$id/close")->assertOk()->getContent(), 'post', '/api/lessons/{lesson}/close', '200');
-        $this->assertPromised($this->getJson('/api/stocks/'.$made->json('id').'/changes')->assertOk()->getContent(), 'get', '/api/stocks/{stock}/changes', '200');
-        $this->assertPromised($this->postJson('/api/stocks/'.$made->json('id').'/undo')->assertOk()->getContent(), 'post', '/api/stocks/{stock}/undo', '200');
-        $lines = explode("\n", trim($this->postJson('/api/cut-plan', ['stock' => [['id' => $made->json('id'), 'count' => 3]], 'need' => [['side_mm' => 90, 'count' => 30]], 'method' => 'tear', 'prefer' => 'fewest'])->assertOk()->streamedContent()));
+        $this->assertPromised(
+            $this->putJson("/api/lessons/$id", ['decorate' => 'before', 'materials' => ['beads']] + $input)
+                ->assertOk()
+                ->getContent(),
+            'put',
+            '/api/lessons/{lesson}',
+            '200',
+        );
+        $this->assertPromised(
+            $this->postJson("/api/lessons/$id/close")
+                ->assertOk()
+                ->getContent(),
+            'post',
+            '/api/lessons/{lesson}/close',
+            '200',
+        );
+        $this->assertPromised(
+            $this->getJson('/api/stocks/'.$made->json('id').'/changes')
+                ->assertOk()
+                ->getContent(),
+            'get',
+            '/api/stocks/{stock}/changes',
+            '200',
+        );
+        $this->assertPromised(
+            $this->postJson('/api/stocks/'.$made->json('id').'/undo')
+                ->assertOk()
+                ->getContent(),
+            'post',
+            '/api/stocks/{stock}/undo',
+            '200',
+        );
+        $lines = explode(
+            "\n",
+            trim(
+                $this->postJson('/api/cut-plan', [
+                    'stock' => [['id' => $made->json('id'), 'count' => 3]],
+                    'need' => [['side_mm' => 90, 'count' => 30]],
+                    'method' => 'tear',
+                    'prefer' => 'fewest',
+                ])
+                    ->assertOk()
+                    ->streamedContent(),
+            ),
+        );
         $plan = (array) json_decode(end($lines));
-        $this->assertPromised((string) json_encode($plan['plan'], JSON_PRESERVE_ZERO_FRACTION), 'post', '/api/cut-plan', '200');
-        $this->assertPromised($this->postJson('/api/patterns', ['document' => (string) file_get_contents(dirname(__DIR__).'/fixtures/bird-base.fold')])->assertOk()->getContent(), 'post', '/api/patterns', '200');
+        $this->assertPromised(
+            (string) json_encode($plan['plan'], JSON_PRESERVE_ZERO_FRACTION),
+            'post',
+            '/api/cut-plan',
+            '200',
+        );
+        $this->assertPromised(
+            $this->postJson('/api/patterns', [
+                'document' => (string) file_get_contents(dirname(__DIR__).'/fixtures/bird-base.fold'),
+            ])
+                ->assertOk()
+                ->getContent(),
+            'post',
+            '/api/patterns',
+            '200',
+        );
     }
 
     public function testRefusalsAreAsPromised(): void
     {
         $lead = $this->demo();
-        foreach ([$this->postJson('/api/stocks', []), $this->getJson('/api/lessons/999999'), $this->putJson('/api/lessons/'.Lesson::query()->value('id'), ['side_mm' => 'wide'])] as $answer) {
+        foreach (
+            [
+                $this->postJson('/api/stocks', []),
+                $this->getJson('/api/lessons/999999'),
+                $this->putJson('/api/lessons/'.Lesson::query()->value('id'), ['side_mm' => 'wide']),
+            ] as $answer
+        ) {
             $this->assertFits($answer->getContent(), '#/components/schemas/Problem');
         }
         self::assertSame('Marta', $lead->name);
@@ -85,7 +198,10 @@ final class ContractTest extends TestCase
 
     public function testTheDocumentItselfCanSayNo(): void
     {
-        self::assertNotNull($this->faults('{"id": "one"}', '#/components/schemas/StockData'), 'a name is missing and the id is no number');
+        self::assertNotNull(
+            $this->faults('{"id": "one"}', '#/components/schemas/StockData'),
+            'a name is missing and the id is no number',
+        );
         self::assertNotNull($this->faults('[]', '#/components/schemas/LessonData'));
     }
 
@@ -100,7 +216,14 @@ final class ContractTest extends TestCase
     private function assertPromised(string|false $answer, string $method, string $path, string $status): void
     {
         $of = self::document()['paths'][$path][$method]['responses'][$status]['content'];
-        $this->assertFits($answer, '#/paths/'.strtr($path, ['~' => '~0', '/' => '~1', '{' => '%7B', '}' => '%7D'])."/$method/responses/$status/content/".strtr((string) array_key_first($of), ['/' => '~1']).'/schema');
+        $this->assertFits(
+            $answer,
+            '#/paths/'.
+                strtr($path, ['~' => '~0', '/' => '~1', '{' => '%7B', '}' => '%7D']).
+                "/$method/responses/$status/content/".
+                strtr((string) array_key_first($of), ['/' => '~1']).
+                '/schema',
+        );
     }
 
     private function assertFits(string|false $answer, string $pointer): void
@@ -121,7 +244,9 @@ final class ContractTest extends TestCase
     /** @return array<string, mixed> with nullable said as JSON Schema says it */
     private static function document(): array
     {
-        return self::$document ??= self::plain((array) json_decode((string) file_get_contents(dirname(__DIR__, 2).'/docs/api/openapi.json'), true));
+        return self::$document ??= self::plain(
+            (array) json_decode((string) file_get_contents(dirname(__DIR__, 2).'/docs/api/openapi.json'), true),
+        );
     }
 
     /**

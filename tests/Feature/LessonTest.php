@@ -15,32 +15,74 @@ final class LessonTest extends TestCase
     {
         $lead = $this->lead();
         $group = $this->group($lead);
-        $stock = $lead->organisation->stocks()->create(['name' => 'A4', 'width_mm' => 210, 'height_mm' => 297, 'grammage' => 80, 'count' => 3]);
+        $stock = $lead->organisation
+            ->stocks()
+            ->create(['name' => 'A4', 'width_mm' => 210, 'height_mm' => 297, 'grammage' => 80, 'count' => 3]);
         $this->actingAs($lead);
 
-        $lesson = $this->postJson('/api/lessons', $this->lessonInput($group, ['stock_id' => $stock->id]))->assertCreated()->json();
+        $lesson = $this->postJson('/api/lessons', $this->lessonInput($group, ['stock_id' => $stock->id]))
+            ->assertCreated()
+            ->json();
         $id = $lesson['card']['id'];
-        self::assertSame([210, 5, 2, false], [$lesson['paper']['side_mm'], $lesson['paper']['sheets'], $lesson['paper']['short'], $lesson['card']['paper_ready']], '3 learners, a spare and the set to practise with');
+        self::assertSame(
+            [210, 5, 2, false],
+            [
+                $lesson['paper']['side_mm'],
+                $lesson['paper']['sheets'],
+                $lesson['paper']['short'],
+                $lesson['card']['paper_ready'],
+            ],
+            '3 learners, a spare and the set to practise with',
+        );
         self::assertTrue($lesson['plan']['fits']);
         self::assertSame('planned', $lesson['card']['status']);
 
         $this->putJson("/api/lessons/$id/position", ['step' => 3])->assertNoContent();
         [$ada, $bram] = $group->learners->pluck('id')->all();
         $key = (string) Str::uuid();
-        foreach ([1, 2] as $ignored) { // sent twice over a bad connection: kept once
-            $this->postJson("/api/lessons/$id/marks", ['key' => $key, 'learner' => $ada, 'step' => 7, 'kind' => 'done'])->assertNoContent();
+        foreach ([1, 2] as $ignored) {
+            // sent twice over a bad connection: kept once
+            $this->postJson("/api/lessons/$id/marks", [
+                'key' => $key,
+                'learner' => $ada,
+                'step' => 7,
+                'kind' => 'done',
+            ])->assertNoContent();
         }
-        $this->postJson("/api/lessons/$id/marks", ['key' => (string) Str::uuid(), 'learner' => $bram, 'step' => 2, 'kind' => 'done'])->assertNoContent();
-        $again = $this->getJson("/api/lessons/$id")->assertOk()->json();
-        self::assertSame([3, 'teaching', 2], [$again['card']['step'], $again['card']['status'], count($again['marks'])]);
+        $this->postJson("/api/lessons/$id/marks", [
+            'key' => (string) Str::uuid(),
+            'learner' => $bram,
+            'step' => 2,
+            'kind' => 'done',
+        ])->assertNoContent();
+        $again = $this->getJson("/api/lessons/$id")
+            ->assertOk()
+            ->json();
+        self::assertSame(
+            [3, 'teaching', 2],
+            [$again['card']['step'], $again['card']['status'], count($again['marks'])],
+        );
 
-        $closed = $this->postJson("/api/lessons/$id/close")->assertOk()->json();
+        $closed = $this->postJson("/api/lessons/$id/close")
+            ->assertOk()
+            ->json();
         self::assertSame('taught', $closed['card']['status']);
-        self::assertEqualsCanonicalizing([['alone', null], ['stopped', 3], ['away', null]], array_map(static fn (array $f): array => [$f['outcome'], $f['step']], $closed['finishes']));
+        self::assertEqualsCanonicalizing(
+            [['alone', null], ['stopped', 3], ['away', null]],
+            array_map(static fn (array $f): array => [$f['outcome'], $f['step']], $closed['finishes']),
+        );
 
-        $this->putJson("/api/lessons/$id/finishes", ['learner' => $bram, 'outcome' => 'help', 'step' => null])->assertNoContent();
-        $this->postJson("/api/lessons/$id/close")->assertOk()->assertJsonPath('card.finished', 2);
-        $wall = $this->getJson("/api/groups/{$group->id}/wall")->assertOk()->json();
+        $this->putJson("/api/lessons/$id/finishes", [
+            'learner' => $bram,
+            'outcome' => 'help',
+            'step' => null,
+        ])->assertNoContent();
+        $this->postJson("/api/lessons/$id/close")
+            ->assertOk()
+            ->assertJsonPath('card.finished', 2);
+        $wall = $this->getJson("/api/groups/{$group->id}/wall")
+            ->assertOk()
+            ->json();
         self::assertSame([2, 'Drinking cup'], [$wall['finished'], $wall['models'][0]['title']]);
         $home = $this->getJson('/api/home')->assertOk()->json();
         self::assertNull($home['next']);
@@ -51,7 +93,12 @@ final class LessonTest extends TestCase
     {
         [$lead, $lesson] = $this->planned();
         $key = (string) Str::uuid();
-        $this->postJson("/api/lessons/{$lesson->id}/marks", ['key' => $key, 'learner' => $lesson->group->learners[0]->id, 'step' => 1, 'kind' => 'help'])->assertNoContent();
+        $this->postJson("/api/lessons/{$lesson->id}/marks", [
+            'key' => $key,
+            'learner' => $lesson->group->learners[0]->id,
+            'step' => 1,
+            'kind' => 'help',
+        ])->assertNoContent();
         $this->deleteJson("/api/lessons/{$lesson->id}/marks/$key")->assertNoContent();
         $this->deleteJson("/api/lessons/{$lesson->id}/marks/$key")->assertNoContent();
         self::assertSame(0, $lesson->marks()->count());
@@ -61,20 +108,45 @@ final class LessonTest extends TestCase
     public function testThePlanFollowsTheRoom(): void
     {
         [, $lesson] = $this->planned();
-        $minutes = fn (array $changes): int => $this->putJson("/api/lessons/{$lesson->id}", $this->lessonInput($lesson->group, $changes))->assertOk()->json('plan.needed_minutes');
+        $minutes = fn (array $changes): int => $this->putJson(
+            "/api/lessons/{$lesson->id}",
+            $this->lessonInput($lesson->group, $changes),
+        )
+            ->assertOk()
+            ->json('plan.needed_minutes');
         $plain = $minutes([]);
         self::assertGreaterThan($plain, $minutes(['square_in_lesson' => true]));
         self::assertGreaterThan($plain, $minutes(['model' => 'helmet']));
-        self::assertFalse($this->putJson("/api/lessons/{$lesson->id}", $this->lessonInput($lesson->group, ['ends_at' => '2026-11-24T16:10']))->json('plan.fits'));
+        self::assertFalse(
+            $this->putJson(
+                "/api/lessons/{$lesson->id}",
+                $this->lessonInput($lesson->group, ['ends_at' => '2026-11-24T16:10']),
+            )->json('plan.fits'),
+        );
     }
 
     public function testPaperAnswersWithItsReason(): void
     {
         [$lead, $lesson] = $this->planned();
-        $stock = $lead->organisation->stocks()->create(['name' => 'A4', 'width_mm' => 210, 'height_mm' => 297, 'count' => null]);
-        $paper = fn (?float $side, string $method = 'scissors') => $this->putJson("/api/lessons/{$lesson->id}", $this->lessonInput($lesson->group, ['stock_id' => $stock->id, 'side_mm' => $side, 'method' => $method]))->assertOk()->json('paper');
-        self::assertSame([3, 2, null], [count($paper(105)['patterns'][0]['squares']), $paper(105)['sheets'], $paper(105)['problem']], 'five squares: three from each of two sheets, where four would fit');
-        self::assertSame(3, $paper(105, 'tear')['sheets'], 'torn edges take 1.5 mm, and two of 105 no longer fit across 210');
+        $stock = $lead->organisation
+            ->stocks()
+            ->create(['name' => 'A4', 'width_mm' => 210, 'height_mm' => 297, 'count' => null]);
+        $paper = fn (?float $side, string $method = 'scissors') => $this->putJson(
+            "/api/lessons/{$lesson->id}",
+            $this->lessonInput($lesson->group, ['stock_id' => $stock->id, 'side_mm' => $side, 'method' => $method]),
+        )
+            ->assertOk()
+            ->json('paper');
+        self::assertSame(
+            [3, 2, null],
+            [count($paper(105)['patterns'][0]['squares']), $paper(105)['sheets'], $paper(105)['problem']],
+            'five squares: three from each of two sheets, where four would fit',
+        );
+        self::assertSame(
+            3,
+            $paper(105, 'tear')['sheets'],
+            'torn edges take 1.5 mm, and two of 105 no longer fit across 210',
+        );
         self::assertStringContainsString('the largest is 210 mm', $paper(250)['problem']);
         self::assertStringContainsString('strip of 87 mm', implode(' ', $paper(null)['steps']));
         self::assertStringContainsString('own rules', $paper(null)['caution']);
@@ -104,7 +176,10 @@ final class LessonTest extends TestCase
     {
         $lead = $this->lead();
         $group = $this->group($lead);
-        $answer = $this->actingAs($lead)->postJson('/api/lessons', $this->lessonInput($group, $changes))->assertUnprocessable()->json();
+        $answer = $this->actingAs($lead)
+            ->postJson('/api/lessons', $this->lessonInput($group, $changes))
+            ->assertUnprocessable()
+            ->json();
         self::assertSame($pointer, $answer['errors'][0]['pointer']);
         self::assertStringContainsString($words, $answer['errors'][0]['message']);
         self::assertSame(0, Lesson::query()->count());
@@ -113,20 +188,40 @@ final class LessonTest extends TestCase
     public function testAnEmptyGroupHasNoLesson(): void
     {
         $lead = $this->lead();
-        $this->actingAs($lead)->postJson('/api/lessons', $this->lessonInput($this->group($lead, [])))->assertUnprocessable()->assertJsonPath('errors.0.pointer', '/group_id');
+        $this->actingAs($lead)
+            ->postJson('/api/lessons', $this->lessonInput($this->group($lead, [])))
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.0.pointer', '/group_id');
     }
 
     public function testMarksAndPlacesOutsideTheLessonAreRefused(): void
     {
         [$lead, $lesson] = $this->planned();
         $stranger = $this->group($lead, ['Xan'])->learners[0];
-        $mark = ['key' => (string) Str::uuid(), 'learner' => $lesson->group->learners[0]->id, 'step' => 1, 'kind' => 'done'];
+        $mark = [
+            'key' => (string) Str::uuid(),
+            'learner' => $lesson->group->learners[0]->id,
+            'step' => 1,
+            'kind' => 'done',
+        ];
         $post = fn (array $changes) => $this->postJson("/api/lessons/{$lesson->id}/marks", [...$mark, ...$changes]);
-        $post(['learner' => $stranger->id])->assertUnprocessable()->assertJsonPath('errors.0.pointer', '/learner');
-        $post(['step' => 8])->assertUnprocessable()->assertJsonPath('errors.0.pointer', '/step');
-        $post(['key' => 'x'])->assertUnprocessable()->assertJsonPath('errors.0.pointer', '/key');
+        $post(['learner' => $stranger->id])
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.0.pointer', '/learner');
+        $post(['step' => 8])
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.0.pointer', '/step');
+        $post(['key' => 'x'])
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.0.pointer', '/key');
         $this->putJson("/api/lessons/{$lesson->id}/position", ['step' => 9])->assertUnprocessable();
-        $this->putJson("/api/lessons/{$lesson->id}/finishes", ['learner' => $mark['learner'], 'outcome' => 'stopped', 'step' => null])->assertUnprocessable()->assertJsonPath('errors.0.pointer', '/step');
+        $this->putJson("/api/lessons/{$lesson->id}/finishes", [
+            'learner' => $mark['learner'],
+            'outcome' => 'stopped',
+            'step' => null,
+        ])
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.0.pointer', '/step');
         self::assertSame([0, 0], [$lesson->marks()->count(), $lesson->finishes()->count()]);
     }
 
@@ -146,9 +241,24 @@ final class LessonTest extends TestCase
         $lead = $this->lead();
         $group = $this->group($lead);
         for ($i = 0; $i < 27; $i++) {
-            Lesson::query()->create(['organisation_id' => $lead->organisation_id, 'group_id' => $group->id, 'model' => 'helmet', 'starts_at' => now()->addDays($i), 'minutes' => 60, 'helpers' => 0, 'stock_id' => null, 'side_mm' => null, 'started_at' => null, 'ended_at' => null]);
+            Lesson::query()->create([
+                'organisation_id' => $lead->organisation_id,
+                'group_id' => $group->id,
+                'model' => 'helmet',
+                'starts_at' => now()->addDays($i),
+                'minutes' => 60,
+                'helpers' => 0,
+                'stock_id' => null,
+                'side_mm' => null,
+                'started_at' => null,
+                'ended_at' => null,
+            ]);
         }
-        $this->actingAs($lead)->getJson('/api/lessons?page=2')->assertOk()->assertJsonCount(2, 'lessons')->assertJsonPath('pages', 2);
+        $this->actingAs($lead)
+            ->getJson('/api/lessons?page=2')
+            ->assertOk()
+            ->assertJsonCount(2, 'lessons')
+            ->assertJsonPath('pages', 2);
         $this->getJson('/api/home')->assertOk()->assertJsonCount(6, 'coming');
     }
 

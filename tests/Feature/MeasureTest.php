@@ -10,19 +10,39 @@ final class MeasureTest extends TestCase
     {
         $lead = $this->lead();
         $group = $this->group($lead);
-        $stock = $lead->organisation->stocks()->create(['name' => 'A4', 'width_mm' => 210, 'height_mm' => 297, 'grammage' => 80, 'count' => 20]);
+        $stock = $lead->organisation
+            ->stocks()
+            ->create(['name' => 'A4', 'width_mm' => 210, 'height_mm' => 297, 'grammage' => 80, 'count' => 20]);
         $this->actingAs($lead);
-        $id = $this->postJson('/api/lessons', $this->lessonInput($group, ['model' => 'oblong-box', 'stock_id' => $stock->id]))->json('card.id');
+        $id = $this->postJson(
+            '/api/lessons',
+            $this->lessonInput($group, ['model' => 'oblong-box', 'stock_id' => $stock->id]),
+        )->json('card.id');
         // From A4: 43.5 * 105 * 52.5 mm, 239.8 ml.
-        $measures = $this->getJson("/api/lessons/$id/measures")->assertOk()->json();
+        $measures = $this->getJson("/api/lessons/$id/measures")
+            ->assertOk()
+            ->json();
         self::assertEqualsWithDelta([43.5, 105.0, 52.5], array_column($measures['predicted'], 'mm'), 0.051);
         self::assertEqualsWithDelta(239.8, $measures['volume_ml'], 0.2);
         [$ada, $bram] = $group->learners->pluck('id')->all();
-        $read = fn (int $learner, string $value, string $unit = 'mm') => $this->putJson("/api/lessons/$id/readings", ['learner' => $learner, 'name' => 'depth', 'value' => $value, 'unit' => $unit]);
+        $read = fn (int $learner, string $value, string $unit = 'mm') => $this->putJson("/api/lessons/$id/readings", [
+            'learner' => $learner,
+            'name' => 'depth',
+            'value' => $value,
+            'unit' => $unit,
+        ]);
         $read($ada, '104')->assertNoContent();
         $read($bram, '4 1/8', 'in')->assertNoContent();
-        $of = fn (int $learner): array => array_values(array_filter($this->getJson("/api/lessons/$id/measures")->json('readings'), static fn (array $r): bool => $r['learner'] === $learner))[0] ?? [];
-        self::assertSame([-1.0, true], [(float) $of($ada)['difference_mm'], str_contains($of($ada)['why'], 'As predicted')]);
+        $of = fn (int $learner): array => array_values(
+            array_filter(
+                $this->getJson("/api/lessons/$id/measures")->json('readings'),
+                static fn (array $r): bool => $r['learner'] === $learner,
+            ),
+        )[0] ?? [];
+        self::assertSame(
+            [-1.0, true],
+            [(float) $of($ada)['difference_mm'], str_contains($of($ada)['why'], 'As predicted')],
+        );
         self::assertEqualsWithDelta(104.78, $of($bram)['mm'], 0.01, '4 1/8 in');
         $read($ada, '10.5')->assertNoContent();
         self::assertStringContainsString('another unit', $of($ada)['why'], '10.5 was read in cm');
@@ -31,19 +51,38 @@ final class MeasureTest extends TestCase
         foreach (['wide', '-4', '4 1/8', '9 m'] as $bad) {
             $read($ada, $bad)->assertStatus(422)->assertJsonPath('errors.0.pointer', '/value');
         }
-        self::assertSame([], $this->getJson('/api/lessons/'.$this->postJson('/api/lessons', $this->lessonInput($group))->json('card.id').'/measures')->json('predicted'), 'a cup lies flat');
+        self::assertSame(
+            [],
+            $this->getJson(
+                '/api/lessons/'.
+                    $this->postJson('/api/lessons', $this->lessonInput($group))->json('card.id').
+                    '/measures',
+            )->json('predicted'),
+            'a cup lies flat',
+        );
     }
 
     public function testADiagonalTellsASquare(): void
     {
         $this->actingAs($this->lead());
-        $check = fn (array $with) => $this->getJson('/api/square-check?'.http_build_query($with + ['side' => '150', 'first' => '212', 'second' => '212.5', 'model' => 'crane']));
+        $check = fn (array $with) => $this->getJson(
+            '/api/square-check?'.
+                http_build_query($with + ['side' => '150', 'first' => '212', 'second' => '212.5', 'model' => 'crane']),
+        );
         $check([])->assertOk()->assertJsonPath('passes', true);
         // 3.7 mm is one degree; the crane forgives 0.6, the dog 2.
-        $check(['second' => '215.7'])->assertOk()->assertJsonPath('passes', false);
-        $check(['second' => '215.7', 'model' => 'dog-face'])->assertOk()->assertJsonPath('passes', true);
-        $check(['second' => '150'])->assertStatus(422)->assertJsonPath('errors.0.pointer', '/second');
-        $check(['first' => 'x'])->assertStatus(422)->assertJsonPath('errors.0.pointer', '/first');
+        $check(['second' => '215.7'])
+            ->assertOk()
+            ->assertJsonPath('passes', false);
+        $check(['second' => '215.7', 'model' => 'dog-face'])
+            ->assertOk()
+            ->assertJsonPath('passes', true);
+        $check(['second' => '150'])
+            ->assertStatus(422)
+            ->assertJsonPath('errors.0.pointer', '/second');
+        $check(['first' => 'x'])
+            ->assertStatus(422)
+            ->assertJsonPath('errors.0.pointer', '/first');
         $check(['model' => 'none'])->assertStatus(422);
     }
 
@@ -51,7 +90,9 @@ final class MeasureTest extends TestCase
     {
         $this->actingAs($this->lead());
         $ask = ['model' => 'crane', 'side' => 150, 'models' => 10, 'gap' => 25, 'goal' => 1000, 'per_lesson' => 14];
-        $string = $this->getJson('/api/display-string?'.http_build_query($ask))->assertOk()->json();
+        $string = $this->getJson('/api/display-string?'.http_build_query($ask))
+            ->assertOk()
+            ->json();
         self::assertSame([10, 72], [$string['beads'], $string['lessons']], '1000 / 14 = 71.4');
         self::assertEqualsWithDelta(18.0, $string['weight_g'], 1e-9, '10 squares of 150 mm at 80 g/m2');
         $this->getJson('/api/display-string?'.http_build_query(['models' => 0] + $ask))->assertStatus(422);

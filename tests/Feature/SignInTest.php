@@ -12,29 +12,39 @@ final class SignInTest extends TestCase
     public function testWithTheRightPassword(): void
     {
         $lead = $this->lead();
-        $this->postJson('/api/sign-in', ['email' => $lead->email, 'password' => 'fold-the-corner'])->assertOk()->assertJsonPath('organisation', 'Gullwick Harbour Library');
+        $this->postJson('/api/sign-in', ['email' => $lead->email, 'password' => 'fold-the-corner'])
+            ->assertOk()
+            ->assertJsonPath('organisation', 'Gullwick Harbour Library');
         $this->getJson('/api/me')->assertOk();
         $this->postJson('/api/sign-out')->assertNoContent();
-        $this->getJson('/api/me')->assertUnauthorized()->assertJsonStructure(['message', 'errors']);
+        $this->getJson('/api/me')
+            ->assertUnauthorized()
+            ->assertJsonStructure(['message', 'errors']);
     }
 
     public function testWithAWrongOneAndTooOften(): void
     {
         $lead = $this->lead();
         for ($try = 0; $try < 6; $try++) {
-            $this->postJson('/api/sign-in', ['email' => $lead->email, 'password' => 'wrong'])->assertUnprocessable()->assertJsonPath('errors.0.pointer', '/email');
+            $this->postJson('/api/sign-in', ['email' => $lead->email, 'password' => 'wrong'])
+                ->assertUnprocessable()
+                ->assertJsonPath('errors.0.pointer', '/email');
         }
-        $this->postJson('/api/sign-in', ['email' => $lead->email, 'password' => 'fold-the-corner'])->assertStatus(422)->assertJsonPath('errors.0.message', fn (string $m): bool => str_starts_with($m, 'Too many tries'));
+        $this->postJson('/api/sign-in', ['email' => $lead->email, 'password' => 'fold-the-corner'])
+            ->assertStatus(422)
+            ->assertJsonPath('errors.0.message', fn (string $m): bool => str_starts_with($m, 'Too many tries'));
     }
 
     /** @param  array<string, mixed>  $body */
     #[TestWith([[], 'email'])]
     #[TestWith([['email' => ['x'], 'password' => 'y'], 'email'])]
     #[TestWith([['email' => 'a@b.example', 'password' => ''], 'password'])]
-    /** @param  array<string, mixed>  $body */
-    public function testBadInput(array $body, string $field): void
+    public function /** @param  array<string, mixed>  $body */
+    testBadInput(array $body, string $field): void
     {
-        $this->postJson('/api/sign-in', $body)->assertUnprocessable()->assertJsonPath('errors.0.pointer', "/$field");
+        $this->postJson('/api/sign-in', $body)
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.0.pointer', "/$field");
     }
 
     public function testEverythingElseAsksForAnAccount(): void
@@ -49,7 +59,10 @@ final class SignInTest extends TestCase
         $this->getJson('/api/ping')->assertOk();
         self::assertContains(ValidateCsrfToken::class, app('router')->getMiddlewareGroups()['web']);
         foreach (app('router')->getRoutes() as $route) {
-            if (array_intersect($route->methods(), ['POST', 'PUT', 'DELETE']) !== [] && str_starts_with($route->uri(), 'api/')) {
+            if (
+                array_intersect($route->methods(), ['POST', 'PUT', 'DELETE']) !== [] &&
+                str_starts_with($route->uri(), 'api/')
+            ) {
                 self::assertContains('web', $route->gatherMiddleware(), $route->uri());
             }
         }
@@ -61,6 +74,8 @@ final class SignInTest extends TestCase
             $this->withoutVite();
         }
         $this->get('/lessons/3/plan')->assertOk()->assertSee('id="app"', false);
-        $this->getJson('/api/nothing')->assertNotFound()->assertJsonPath('message', fn (string $m): bool => str_contains($m, 'nothing here'));
+        $this->getJson('/api/nothing')
+            ->assertNotFound()
+            ->assertJsonPath('message', fn (string $m): bool => str_contains($m, 'nothing here'));
     }
 }

@@ -28,13 +28,20 @@ abstract class TestCase extends Base
     {
         $library = Organisation::query()->create(['name' => $organisation]);
 
-        return User::query()->create(['organisation_id' => $library->id, 'name' => 'Marta', 'email' => uniqid('lead').'@gullwick.example', 'password' => 'fold-the-corner']);
+        return User::query()->create([
+            'organisation_id' => $library->id,
+            'name' => 'Marta',
+            'email' => uniqid('lead').'@gullwick.example',
+            'password' => 'fold-the-corner',
+        ]);
     }
 
     /** @param  list<string>  $names */
     protected function group(User $lead, array $names = ['Ada', 'Bram', 'Cleo']): Group
     {
-        $group = $lead->organisation->groups()->create(['name' => uniqid('Group '), 'age_band' => 'junior', 'helpers' => 1]);
+        $group = $lead->organisation
+            ->groups()
+            ->create(['name' => uniqid('Group '), 'age_band' => 'junior', 'helpers' => 1]);
         foreach ($names as $i => $name) {
             $group->learners()->create(['name' => $name, 'seat' => $i + 1]);
         }
@@ -48,7 +55,20 @@ abstract class TestCase extends Base
      */
     protected function lessonInput(Group $group, array $changes = []): array
     {
-        return [...['group_id' => $group->id, 'model' => 'drinking-cup', 'starts_at' => '2026-11-24T16:00', 'ends_at' => '2026-11-24T17:00', 'helpers' => 1,
-            'stock_id' => null, 'side_mm' => null, 'method' => 'scissors', 'square_in_lesson' => false, 'paper_ready' => false], ...$changes];
+        return [
+            ...[
+                'group_id' => $group->id,
+                'model' => 'drinking-cup',
+                'starts_at' => '2026-11-24T16:00',
+                'ends_at' => '2026-11-24T17:00',
+                'helpers' => 1,
+                'stock_id' => null,
+                'side_mm' => null,
+                'method' => 'scissors',
+                'square_in_lesson' => false,
+                'paper_ready' => false,
+            ],
+            ...$changes,
+        ];
     }
 }

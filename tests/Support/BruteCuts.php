@@ -20,8 +20,11 @@ final class BruteCuts
      * @param  list<int>  $sides
      * @param  list<array{int, int, int}>  $stock  width, height, count
      */
-    private function __construct(private readonly array $sides, private readonly array $stock, private readonly int $kerf)
-    {
+    private function __construct(
+        private readonly array $sides,
+        private readonly array $stock,
+        private readonly int $kerf,
+    ) {
     }
 
     /**
@@ -59,7 +62,10 @@ final class BruteCuts
             $rest = $left;
             $rest[$s]--;
             foreach ($this->ways($w, $h) as $counts) {
-                $found = array_sum($counts) === 0 ? null : $this->mix($s, $rest, array_map(static fn (int $n, int $c): int => $n - $c, $need, $counts));
+                $found =
+                    array_sum($counts) === 0
+                        ? null
+                        : $this->mix($s, $rest, array_map(static fn (int $n, int $c): int => $n - $c, $need, $counts));
                 if ($found !== null) {
                     $with = [$found[0] + $w * $h, $found[1] + 1];
                     $best = $best === null || $with < $best ? $with : $best;
@@ -86,10 +92,18 @@ final class BruteCuts
             }
         }
         for ($x = 1; $x < $w; $x++) {
-            $this->join($ways, $this->ways($x, $h), $w - $x > $this->kerf ? $this->ways($w - $x - $this->kerf, $h) : []);
+            $this->join(
+                $ways,
+                $this->ways($x, $h),
+                $w - $x > $this->kerf ? $this->ways($w - $x - $this->kerf, $h) : [],
+            );
         }
         for ($y = 1; $y < $h; $y++) {
-            $this->join($ways, $this->ways($w, $y), $h - $y > $this->kerf ? $this->ways($w, $h - $y - $this->kerf) : []);
+            $this->join(
+                $ways,
+                $this->ways($w, $y),
+                $h - $y > $this->kerf ? $this->ways($w, $h - $y - $this->kerf) : [],
+            );
         }
 
         return $this->cut[$name] = $ways;

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Tests\Support;
 
 /**
- * Judges one foldedForm frame of a FOLD document from its numbers alone, sharing no code with the engine: isometry, tiling,
+ * Judges one foldedForm frame of a FOLD document from its numbers alone, sharing no code with the engine: isometry,
+ * tiling,
  * M/V against order, angles and counts at vertices, complete acyclic faceOrders, and no paper through paper by probing
  * points beside every crease. Returns complaints; none means the frame is paper.
  */
@@ -56,17 +57,19 @@ final class FoldChecker
             $b = self::area($this->folded[$i]);
             $area += $a;
             $this->up[$i] = $b > 0;
-            $a > 0 || $this->complaints[] = "face $i is not counterclockwise on the sheet";
-            abs(abs($b) - $a) < self::EPS * max(1, $a) || $this->complaints[] = "face $i changes its area";
+            $a > 0 || ($this->complaints[] = "face $i is not counterclockwise on the sheet");
+            abs(abs($b) - $a) < self::EPS * max(1, $a) || ($this->complaints[] = "face $i changes its area");
             foreach ($loop as $k => $v) {
                 foreach ($loop as $l => $w) {
-                    $d = self::distance($sheet[$k], $sheet[$l]) - self::distance($this->folded[$i][$k], $this->folded[$i][$l]);
-                    abs($d) < self::EPS || $this->complaints[] = "face $i is stretched between $v and $w";
+                    $d =
+                        self::distance($sheet[$k], $sheet[$l]) -
+                        self::distance($this->folded[$i][$k], $this->folded[$i][$l]);
+                    abs($d) < self::EPS || ($this->complaints[] = "face $i is stretched between $v and $w");
                 }
             }
         }
         $whole = abs(self::area($this->f['cathedra:sheet']['polygon'])) - ($this->f['cathedra:removed_area_mm2'] ?? 0);
-        abs($whole - $area) < 1e-6 * $whole || $this->complaints[] = "the faces cover $area of $whole mm2";
+        abs($whole - $area) < 1e-6 * $whole || ($this->complaints[] = "the faces cover $area of $whole mm2");
     }
 
     /**
@@ -87,12 +90,15 @@ final class FoldChecker
                 $loop = $this->f['faces_vertices'][$face] ?? [];
                 $at = (int) array_search($a, $loop, true);
                 $n = count($loop);
-                $beside = in_array($a, $loop, true) && ($loop[($at + 1) % $n] === $b || $loop[($at + $n - 1) % $n] === $b);
-                $beside || $this->complaints[] = "edge $e is no side of face $face";
+                $beside =
+                    in_array($a, $loop, true) && ($loop[($at + 1) % $n] === $b || $loop[($at + $n - 1) % $n] === $b);
+                $beside || ($this->complaints[] = "edge $e is no side of face $face");
             }
-            ($j === null) === in_array($kind, ['B', 'C'], true) || $this->complaints[] = "edge $e has the assignment $kind";
+            ($j === null) === in_array($kind, ['B', 'C'], true) ||
+                ($this->complaints[] = "edge $e has the assignment $kind");
             if ($j !== null) {
-                (($this->up[$i] ?? null) !== ($this->up[$j] ?? null)) === in_array($kind, ['M', 'V'], true) || $this->complaints[] = "edge $e is $kind but its faces say otherwise";
+                (($this->up[$i] ?? null) !== ($this->up[$j] ?? null)) === in_array($kind, ['M', 'V'], true) ||
+                    ($this->complaints[] = "edge $e is $kind but its faces say otherwise");
             }
         }
     }
@@ -112,7 +118,10 @@ final class FoldChecker
                 }
                 if (isset($count[$kind])) {
                     $count[$kind]++;
-                    [$p, $q] = array_map(fn (int $w): array => $this->f['cathedra:vertices_sheet'][$w], $ends[0] === $v ? $ends : array_reverse($ends));
+                    [$p, $q] = array_map(
+                        fn (int $w): array => $this->f['cathedra:vertices_sheet'][$w],
+                        $ends[0] === $v ? $ends : array_reverse($ends),
+                    );
                     $angles[] = atan2($q[1] - $p[1], $q[0] - $p[0]);
                 }
             }
@@ -124,8 +133,9 @@ final class FoldChecker
             for ($k = 0; $k < count($angles); $k += 2) {
                 $odd += ($angles[$k + 1] ?? NAN) - $angles[$k];
             }
-            abs($odd - M_PI) < 1e-6 || $this->complaints[] = "angles at vertex $v add up to ".rad2deg($odd);
-            abs($count['M'] - $count['V']) === 2 || $this->complaints[] = "vertex $v has {$count['M']} M and {$count['V']} V";
+            abs($odd - M_PI) < 1e-6 || ($this->complaints[] = "angles at vertex $v add up to ".rad2deg($odd));
+            abs($count['M'] - $count['V']) === 2 ||
+                ($this->complaints[] = "vertex $v has {$count['M']} M and {$count['V']} V");
         }
     }
 
@@ -138,13 +148,17 @@ final class FoldChecker
         foreach ($this->f['edges_assignment'] as $e => $kind) {
             if ($kind === 'M' || $kind === 'V') {
                 [$i, $j] = $this->f['edges_faces'][$e];
-                [$front, $back] = ($this->up[$i] ?? false) ? [$i, $j] : [$j, $i];
-                ($this->above["$back $front"] ?? null) === ($kind === 'V') || $this->complaints[] = "edge $e is $kind against the order of faces $i and $j";
+                [$front, $back] = $this->up[$i] ?? false ? [$i, $j] : [$j, $i];
+                ($this->above["$back $front"] ?? null) === ($kind === 'V') ||
+                    ($this->complaints[] = "edge $e is $kind against the order of faces $i and $j");
             }
         }
     }
 
-    /** At points a hair beside every edge: the stack is complete and without a ring, and no crease encloses a passing layer. */
+    /**
+     * At points a hair beside every edge: the stack is complete and without a ring, and no crease encloses a passing
+     * layer.
+     */
     private function probes(): void
     {
         foreach ($this->f['edges_vertices'] as $e => [$a, $b]) {
@@ -153,7 +167,7 @@ final class FoldChecker
             $length = self::distance($p, $q);
             foreach ([0.137, 0.293, 0.5119, 0.731, 0.877] as $t) {
                 $at = [$p[0] + ($q[0] - $p[0]) * $t, $p[1] + ($q[1] - $p[1]) * $t];
-                $n = [-($q[1] - $p[1]) / $length * 1e-3, ($q[0] - $p[0]) / $length * 1e-3];
+                $n = [(-($q[1] - $p[1]) / $length) * 1e-3, (($q[0] - $p[0]) / $length) * 1e-3];
                 $left = $this->stack([$at[0] + $n[0], $at[1] + $n[1]], $e);
                 $right = $this->stack([$at[0] - $n[0], $at[1] - $n[1]], $e);
                 $this->through($e, $left, $right);
@@ -167,7 +181,9 @@ final class FoldChecker
      */
     private function stack(array $p, int $e): array
     {
-        $faces = array_values(array_filter(array_keys($this->folded), fn (int $i): bool => self::inside($this->folded[$i], $p)));
+        $faces = array_values(
+            array_filter(array_keys($this->folded), fn (int $i): bool => self::inside($this->folded[$i], $p)),
+        );
         foreach ($faces as $i) {
             foreach ($faces as $j) {
                 if ($i < $j && ! isset($this->above["$i $j"])) {
@@ -181,14 +197,16 @@ final class FoldChecker
         foreach ($faces as $i) {
             $rank[$i] = count(array_filter($faces, fn (int $j): bool => $i !== $j && $this->above["$j $i"]));
         }
-        count(array_unique($rank)) === count($faces) || $this->complaints[] = "the layers beside edge $e run in a ring";
+        count(array_unique($rank)) === count($faces) ||
+            ($this->complaints[] = "the layers beside edge $e run in a ring");
         asort($rank);
 
         return array_keys($rank);
     }
 
     /**
-     * Going across the line, every layer goes on as itself, as the face joined to it flat, or turns back into the face it is
+     * Going across the line, every layer goes on as itself, as the face joined to it flat, or turns back into the face
+     * it is
      * folded to; drawn as arcs between positions, none may cross.
      *
      * @param  list<int>  $left
@@ -220,7 +238,7 @@ final class FoldChecker
         }
         foreach ($across as $m => [$a, $b]) {
             foreach ($across as $n => [$c, $d]) {
-                if ($m < $n && ($a < $c) !== ($b < $d)) {
+                if ($m < $n && $a < $c !== $b < $d) {
                     $this->complaints[] = "layers change places at edge $e";
                 }
             }

@@ -26,9 +26,20 @@ final class FoldFixture
         $edges = [];
         foreach ($frame['edges_vertices'] as $i => [$a, $b]) {
             $faces = array_values(array_filter($frame['edges_faces'][$i], is_int(...)));
-            $edges[Edge::key($a, $b)] = new Edge(min($a, $b), max($a, $b), $faces, Assignment::from($frame['edges_assignment'][$i]));
+            $edges[Edge::key($a, $b)] = new Edge(
+                min($a, $b),
+                max($a, $b),
+                $faces,
+                Assignment::from($frame['edges_assignment'][$i]),
+            );
         }
 
-        return new Pattern(array_values(array_map(static fn (array $p): Point => new Point($p[0], $p[1]), $frame['cathedra:vertices_sheet'])), $frame['faces_vertices'], $edges);
+        return new Pattern(
+            array_values(
+                array_map(static fn (array $p): Point => new Point($p[0], $p[1]), $frame['cathedra:vertices_sheet']),
+            ),
+            $frame['faces_vertices'],
+            $edges,
+        );
     }
 }

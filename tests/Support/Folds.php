@@ -14,11 +14,16 @@ use PHPUnit\Framework\Assert;
 /** Short ways to fold in tests. */
 final class Folds
 {
-    private const HEAD = "title: Test\nabout: For a test.\nside_up: %s\nage_from: 5\ndifficulty: 1\nsheet: %s\nsteps:\n";
+    private const HEAD = "title: Test\nabout: For a test.\nside_up: %s\nage_from: 5\ndifficulty: 1\nsheet: %s\n"
+        ."steps:\n";
 
     /** Folds steps written as YAML list entries, from a square of 100 mm. */
-    public static function steps(string $steps, string $up = 'front', string $sheet = 'square', float $side = 100.0): FoldedModel
-    {
+    public static function steps(
+        string $steps,
+        string $up = 'front',
+        string $sheet = 'square',
+        float $side = 100.0,
+    ): FoldedModel {
         return Folder::fold(Loader::load('test', sprintf(self::HEAD, $up, $sheet).$steps), $side);
     }
 
@@ -28,13 +33,19 @@ final class Folds
         static $folded = [];
         $file = dirname(__DIR__, 2)."/library/models/$slug.yaml";
 
-        return $folded[$slug.json_encode($choice)] ??= Folder::fold(Loader::load($slug, (string) file_get_contents($file), $choice), 150.0);
+        return $folded[$slug.json_encode($choice)] ??= Folder::fold(
+            Loader::load($slug, (string) file_get_contents($file), $choice),
+            150.0,
+        );
     }
 
     /** @return list<string> */
     public static function slugs(): array
     {
-        return array_map(static fn (string $p): string => basename($p, '.yaml'), glob(dirname(__DIR__, 2).'/library/models/*.yaml') ?: []);
+        return array_map(
+            static fn (string $p): string => basename($p, '.yaml'),
+            glob(dirname(__DIR__, 2).'/library/models/*.yaml') ?: [],
+        );
     }
 
     /** The independent checker has nothing against this state. */

@@ -16,21 +16,28 @@ use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 
 /**
- * The raw form of every compound fold: creases are listed with mountain, valley or flat as the folder sees them now, the
+ * The raw form of every compound fold: creases are listed with mountain, valley or flat as the folder sees them now,
+ * the
  * whole pattern is folded anew, and the layer order is found. A collapse along guide creases is written this way.
  */
 final readonly class Collapse
 {
     /**
-     * @param  list<array{Point, Point, Assignment}>  $creases  segments on the sheet (mm), mountain and valley as seen by
+     * @param  list<array{Point, Point, Assignment}>  $creases  segments on the sheet (mm), mountain and valley as seen
+     *     by
      *                                                          the folder; where there is no crease yet one is made
      * @param  Point|null  $stays  a point of the sheet whose face stays where it is; null: the largest face
      * @param  bool  $onTop  what moves is wanted above what stays (else under it), where the creases leave a choice
      *
      * @throws CannotFold when a segment is off the paper, a loop does not close or no order of layers exists
      */
-    public static function apply(FoldedState $state, array $creases, ?Point $stays, bool $onTop, string $origin): FoldedState
-    {
+    public static function apply(
+        FoldedState $state,
+        array $creases,
+        ?Point $stays,
+        bool $onTop,
+        string $origin,
+    ): FoldedState {
         [$pattern, $parent] = self::divided($state, $creases, $origin);
         $edges = $pattern->edges;
         foreach ($creases as [$p, $q, $wanted]) {
@@ -44,7 +51,8 @@ final readonly class Collapse
                 $edges[$key] = $edges[$key]->assigned($seen);
             }
         }
-        foreach ($edges as $key => $edge) { // creases that the sheet's division needed, but nobody listed
+        foreach ($edges as $key => $edge) {
+            // creases that the sheet's division needed, but nobody listed
             if ($edge->origin === $origin && ! $edge->assignment->isFolded()) {
                 $edges[$key] = $edge->madeBy(Edge::JOIN);
             } elseif ($edge->origin === Edge::JOIN && $edge->assignment->isFolded()) {
@@ -56,7 +64,11 @@ final readonly class Collapse
         $placements = Refold::placements($pattern, $base, $state->placements[$parent[$base]], $state);
         $moved = [];
         foreach ($placements as $face => $placement) {
-            $moved[$face] = ! $placement->equals($state->placements[$parent[$face]], $state->tolerance, $state->sheet->diagonal());
+            $moved[$face] = ! $placement->equals(
+                $state->placements[$parent[$face]],
+                $state->tolerance,
+                $state->sheet->diagonal(),
+            );
         }
         $old = static fn (int $i, int $j): ?bool => $state->order->above($parent[$i], $parent[$j]);
         $pin = static fn (int $i, int $j): ?bool => $moved[$i] || $moved[$j] ? null : $old($i, $j);
@@ -98,7 +110,12 @@ final readonly class Collapse
         $length = $p->distanceTo($q);
         $on = static fn (Point $r): bool => $p->distanceTo($r) + $r->distanceTo($q) - $length < 1e-7 * $length;
 
-        return array_values(array_filter($pattern->creases(), static fn (Edge $e): bool => $on($pattern->vertices[$e->a]) && $on($pattern->vertices[$e->b])));
+        return array_values(
+            array_filter(
+                $pattern->creases(),
+                static fn (Edge $e): bool => $on($pattern->vertices[$e->a]) && $on($pattern->vertices[$e->b]),
+            ),
+        );
     }
 
     private static function base(Pattern $pattern, ?Point $stays, float $margin): int

@@ -25,8 +25,12 @@ final class Petal
 
     private Line $hinge;
 
-    private function __construct(private readonly FoldedState $state, Line $hinge, private readonly Point $tip, string $origin)
-    {
+    private function __construct(
+        private readonly FoldedState $state,
+        Line $hinge,
+        private readonly Point $tip,
+        string $origin,
+    ) {
         $this->hinge = $hinge->distanceTo($tip) < 0 ? $hinge->reversed() : $hinge;
         $this->sketch = new Sketch($state, $origin);
     }
@@ -63,7 +67,15 @@ final class Petal
         $ends = $this->ends($flap);
         $ridges = array_values(array_filter(array_map(fn (Point $end): ?Point => $this->ridge($flap, $end), $ends)));
         if (count($ridges) !== $wanted) {
-            throw CannotFold::because(sprintf('The line along which the top layer is lifted must end on a folded edge at %s; here %d of its ends do.', $wanted === 2 ? 'both ends' : 'one end', count($ridges)), $ends[0]);
+            throw CannotFold::because(
+                sprintf(
+                    'The line along which the top layer is lifted must end on a folded edge at %s; here %d of its '
+                        .'ends do.',
+                    $wanted === 2 ? 'both ends' : 'one end',
+                    count($ridges),
+                ),
+                $ends[0],
+            );
         }
         $middle = $flap;
         foreach ($ends as $e => $end) {
@@ -142,7 +154,9 @@ final class Petal
         return $rest;
     }
 
-    /** The line through $end at the angle to the ridge which the line to the tip has to the hinge, on the tip's side. */
+    /**
+     * The line through $end at the angle to the ridge which the line to the tip has to the hinge, on the tip's side.
+     */
     private function secondCrease(Point $end, Point $otherEnd, Point $far): Line
     {
         $hinge = $otherEnd->minus($end)->unit();
@@ -177,7 +191,9 @@ final class Petal
 
     private function facing(Point $a, Point $b, Point $positive): Line
     {
-        $line = Line::through($a, $b) ?? throw CannotFold::because('The tip lies on the line along which it is lifted.', $a);
+        $line =
+            Line::through($a, $b) ??
+            throw CannotFold::because('The tip lies on the line along which it is lifted.', $a);
 
         return $line->distanceTo($positive) < 0 ? $line->reversed() : $line;
     }

@@ -24,13 +24,28 @@ final readonly class RabbitEar
      *
      * @throws CannotFold when the three points are no triangle of paper, or paper would tear or pass through paper
      */
-    public static function apply(FoldedState $state, Point $toward, Point $away, Point $tip, string $origin): FoldedState
-    {
+    public static function apply(
+        FoldedState $state,
+        Point $toward,
+        Point $away,
+        Point $tip,
+        string $origin,
+    ): FoldedState {
         [$a, $b, $c] = [$tip->distanceTo($away), $tip->distanceTo($toward), $toward->distanceTo($away)];
-        if ($a + $b + $c < 1e-9 || abs($away->minus($toward)->cross($tip->minus($toward))) < 100 * $state->tolerance->area) {
-            throw CannotFold::because('The base and the tip of a rabbit ear must make a triangle; these three points lie on one line.', $tip);
+        if (
+            $a + $b + $c < 1e-9 ||
+            abs($away->minus($toward)->cross($tip->minus($toward))) < 100 * $state->tolerance->area
+        ) {
+            throw CannotFold::because(
+                'The base and the tip of a rabbit ear must make a triangle; these three points lie on one line.',
+                $tip,
+            );
         }
-        $heart = $toward->times($a)->plus($away->times($b))->plus($tip->times($c))->times(1 / ($a + $b + $c));
+        $heart = $toward
+            ->times($a)
+            ->plus($away->times($b))
+            ->plus($tip->times($c))
+            ->times(1 / ($a + $b + $c));
         $foot = (Line::through($toward, $tip) ?? throw new \LogicException('A triangle has sides.'))->nearest($heart);
         $base = self::line($toward, $away, $tip);
         $sketch = new Sketch($state, $origin);
@@ -42,7 +57,8 @@ final readonly class RabbitEar
         [$upper, $first] = $sketch->split($flap, self::line($toward, $heart, $tip));
         [$ear, $second] = $sketch->split($upper, self::line($away, $heart, $tip));
         // $first: below the bisector from $toward; $second: what the bisector from $away leaves below it. The triangle
-        // over the base is below both, the wedge beside $toward above the first only, the one beside $away above the second.
+        // over the base is below both, the wedge beside $toward above the first only, the one beside $away above the
+        // second.
         [$overAway, $still] = $sketch->split($first, self::line($away, $heart, $tip));
         [$atAway, $nearTip] = $sketch->split($ear, self::line($tip, $heart, $away));
         [$pinched, $atToward] = $sketch->split($nearTip, self::line($heart, $foot, $tip));

@@ -22,8 +22,12 @@ final class Reverse
     private Sketch $sketch;
 
     /** @param  list<int>  $flap faces of the state */
-    private function __construct(private readonly FoldedState $state, private readonly array $flap, private readonly bool $inside, string $origin)
-    {
+    private function __construct(
+        private readonly FoldedState $state,
+        private readonly array $flap,
+        private readonly bool $inside,
+        string $origin,
+    ) {
         $this->sketch = new Sketch($state, $origin);
     }
 
@@ -67,10 +71,20 @@ final class Reverse
     {
         foreach ($moved as $face) {
             $here = $this->sketch->polygon($face)->centroid();
-            $stack = array_values(array_filter($moved, fn (int $f): bool => $this->sketch->polygon($f)->contains($here)));
-            $over = count(array_filter($stack, fn (int $f): bool => $f !== $face && $this->sketch->above($f, $face) === true));
+            $stack = array_values(
+                array_filter($moved, fn (int $f): bool => $this->sketch->polygon($f)->contains($here)),
+            );
+            $over = count(
+                array_filter($stack, fn (int $f): bool => $f !== $face && $this->sketch->above($f, $face) === true),
+            );
             if (count($stack) % 2 !== 0) {
-                throw CannotFold::because(sprintf('A reverse fold needs a flap of two like halves; here lie %d layers, which cannot be halved.', count($stack)), $here);
+                throw CannotFold::because(
+                    sprintf(
+                        'A reverse fold needs a flap of two like halves; here lie %d layers, which cannot be halved.',
+                        count($stack),
+                    ),
+                    $here,
+                );
             }
             $this->isFront[$face] = $over < count($stack) / 2;
         }
@@ -93,7 +107,9 @@ final class Reverse
         return $movedAbove === $iMoved;
     }
 
-    /** Paper that is not of this flap stays outside the halves if it was, and the tip goes past it if it was between. */
+    /**
+     * Paper that is not of this flap stays outside the halves if it was, and the tip goes past it if it was between.
+     */
     private function wish(int $i, int $j): ?bool
     {
         $iMoved = $this->sketch->hasMoved($i);

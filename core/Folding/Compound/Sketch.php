@@ -66,12 +66,19 @@ final class Sketch
         return isset($this->motion[$face]);
     }
 
-    /** The uppermost face at a point, inside or on its rim, before anything was divided; null when there is no paper. */
+    /**
+     * The uppermost face at a point, inside or on its rim, before anything was divided; null when there is no paper.
+     */
     public function topFaceAt(Point $p): ?int
     {
-        $here = array_filter(array_keys($this->state->polygons), fn (int $f): bool => $this->state->polygons[$f]->contains($p, -$this->state->tolerance->length));
+        $here = array_filter(
+            array_keys($this->state->polygons),
+            fn (int $f): bool => $this->state->polygons[$f]->contains($p, -$this->state->tolerance->length),
+        );
         foreach ($here as $face) {
-            if (array_filter($here, fn (int $other): bool => $this->state->order->above($other, $face) === true) === []) {
+            if (
+                array_filter($here, fn (int $other): bool => $this->state->order->above($other, $face) === true) === []
+            ) {
                 return $face;
             }
         }
@@ -178,14 +185,20 @@ final class Sketch
      */
     public function finish(callable $pin, callable $wish): FoldedState
     {
-        $placements = array_map(fn (int $f): Isometry => isset($this->motion[$f])
-            ? $this->state->placements[$this->parent[$f]]->then($this->motion[$f])
-            : $this->state->placements[$this->parent[$f]], array_keys($this->pattern->faces));
+        $placements = array_map(
+            fn (int $f): Isometry => isset($this->motion[$f])
+                ? $this->state->placements[$this->parent[$f]]->then($this->motion[$f])
+                : $this->state->placements[$this->parent[$f]],
+            array_keys($this->pattern->faces),
+        );
         $open = $this->bend($placements);
         $still = fn (int $i, int $j): bool => ! isset($this->motion[$i]) && ! isset($this->motion[$j]);
 
         return Restack::apply(
-            $this->state, $this->pattern, $placements, $open,
+            $this->state,
+            $this->pattern,
+            $placements,
+            $open,
             fn (int $i, int $j): ?bool => $still($i, $j) ? $this->above($i, $j) : $pin($i, $j),
             fn (int $i, int $j): ?bool => $still($i, $j) ? null : $wish($i, $j),
         );

@@ -24,8 +24,14 @@ final readonly class Squash
      *
      * @throws CannotFold when there is no such flap, or paper would tear or pass through paper
      */
-    public static function apply(FoldedState $state, Line $ridge, Line $hinge, Line $bisector, Point $grip, string $origin): FoldedState
-    {
+    public static function apply(
+        FoldedState $state,
+        Line $ridge,
+        Line $hinge,
+        Line $bisector,
+        Point $grip,
+        string $origin,
+    ): FoldedState {
         $hinge = $hinge->distanceTo($grip) < 0 ? $hinge->reversed() : $hinge;
         $sketch = new Sketch($state, $origin);
         $top = $sketch->topFaceAt($grip->toward($bisector->nearest($grip), 0.02));
@@ -36,7 +42,11 @@ final readonly class Squash
         [$upperFar, $upperNear] = $sketch->split($upper, $bisector);
         $under = self::across($sketch, $upperFar, $ridge);
         if ($under === null) {
-            throw CannotFold::because('The upper layer ends at a raw edge here. A squash needs a flap of two layers joined along the edge that is brought over.', $grip);
+            throw CannotFold::because(
+                'The upper layer ends at a raw edge here. A squash needs a flap of two layers joined along the edge '
+                    .'that is brought over.',
+                $grip,
+            );
         }
         [$lower] = $sketch->split($sketch->layer($under, [$hinge]), $hinge);
         [$lowerFar] = $sketch->split($lower, $bisector);

@@ -24,8 +24,14 @@ final readonly class Tuck
      *
      * @throws CannotFold when there are not so many layers, or paper would tear or pass through paper
      */
-    public static function apply(FoldedState $state, Line $line, array $flap, bool $valley, int $under, string $origin): FoldedState
-    {
+    public static function apply(
+        FoldedState $state,
+        Line $line,
+        array $flap,
+        bool $valley,
+        int $under,
+        string $origin,
+    ): FoldedState {
         $sketch = new Sketch($state, $origin);
         [$moved] = $sketch->split($flap, $line);
         if ($moved === []) {
@@ -35,7 +41,10 @@ final readonly class Tuck
         [$probe, $met] = self::deepest($sketch, $moved, $line);
         usort($met, static fn (int $i, int $j): int => $sketch->above($i, $j) === $valley ? -1 : 1);
         if (count($met) < $under) {
-            throw CannotFold::because(sprintf('The flap is to go under %d layers, but it meets only %d.', $under, count($met)), $probe);
+            throw CannotFold::because(
+                sprintf('The flap is to go under %d layers, but it meets only %d.', $under, count($met)),
+                $probe,
+            );
         }
         $over = array_fill_keys(array_slice($met, 0, $under), true);
         $below = array_fill_keys(array_slice($met, $under), true);
@@ -48,7 +57,9 @@ final readonly class Tuck
             }
             $still = $iMoved ? $j : $i;
 
-            return isset($over[$still]) || isset($below[$still]) ? ($iMoved === isset($below[$still])) === $valley : null;
+            return isset($over[$still]) || isset($below[$still])
+                ? ($iMoved === isset($below[$still])) === $valley
+                : null;
         };
         $wish = static function (int $i, int $j) use ($sketch, $over, $valley): bool {
             $iMoved = $sketch->hasMoved($i);
@@ -86,7 +97,13 @@ final readonly class Tuck
         foreach ($moved as $face) {
             foreach (self::BESIDE as $share) {
                 $place = $line->reflected($tip->toward($sketch->polygon($face)->centroid(), $share));
-                $met = array_values(array_filter($sketch->faces(), static fn (int $f): bool => ! in_array($f, $moved, true) && $sketch->polygon($f)->contains($place)));
+                $met = array_values(
+                    array_filter(
+                        $sketch->faces(),
+                        static fn (int $f): bool => ! in_array($f, $moved, true) &&
+                            $sketch->polygon($f)->contains($place),
+                    ),
+                );
                 if (count($met) > count($best[1])) {
                     $best = [$place, $met];
                 }

@@ -32,7 +32,9 @@ final readonly class Bring implements Alignment
                 : self::pointToLine($from, $this->to->trace($setting), $this->pivot($setting));
         }
         if ($this->to instanceof PointRef) {
-            throw CannotFold::because('An edge can be brought to an edge or a crease, not to a point; name the point that goes there.');
+            throw CannotFold::because(
+                'An edge can be brought to an edge or a crease, not to a point; name the point that goes there.',
+            );
         }
 
         return self::edgeToEdge($this->what->trace($setting), $this->to->trace($setting), $setting);
@@ -40,8 +42,11 @@ final readonly class Bring implements Alignment
 
     private function pivot(Setting $setting): Point
     {
-        return $this->through?->locate($setting)
-            ?? throw CannotFold::because('A point can be brought to a line in many ways; say through which point the crease goes (through: ...).');
+        return $this->through?->locate($setting) ??
+            throw CannotFold::because(
+                'A point can be brought to a line in many ways; say through which point the crease goes (through: '
+                    .'...).',
+            );
     }
 
     private static function pointToPoint(Point $from, Point $to): Crease
@@ -54,28 +59,38 @@ final readonly class Bring implements Alignment
         return new Crease($line, $from, $to);
     }
 
-    /** The crease goes through $pivot; the point moves on a circle round it and lands where that circle meets the line. */
+    /**
+     * The crease goes through $pivot; the point moves on a circle round it and lands where that circle meets the line.
+     */
     private static function pointToLine(Point $from, Stretch $to, Point $pivot): Crease
     {
         $radius = $pivot->distanceTo($from);
         $foot = $to->line->nearest($pivot);
         $height = $foot->distanceTo($pivot);
         if ($height > $radius * (1 + 1e-9)) {
-            throw CannotFold::because('The point cannot reach that line when the crease goes through the point named.', $from);
+            throw CannotFold::because(
+                'The point cannot reach that line when the crease goes through the point named.',
+                $from,
+            );
         }
         $half = sqrt(max(0.0, $radius ** 2 - $height ** 2));
         $landings = [];
         foreach ($half < 1e-6 ? [0.0] : [$half, -$half] as $along) {
             $landing = $foot->plus($to->line->direction()->times($along));
-            $onStretch = $to->a->distanceTo($landing) + $landing->distanceTo($to->b) - $to->length() < 1e-6 * (1 + $to->length());
+            $onStretch =
+                $to->a->distanceTo($landing) + $landing->distanceTo($to->b) - $to->length() <
+                1e-6 * (1 + $to->length());
             if ($onStretch && $landing->distanceTo($from) > 1e-6) {
                 $landings[] = $landing;
             }
         }
         if (count($landings) !== 1) {
-            throw CannotFold::because($landings === []
-                ? 'The point reaches that line only beyond its ends.'
-                : 'The point can reach that line in two places; bring it to a point instead.', $from);
+            throw CannotFold::because(
+                $landings === []
+                    ? 'The point reaches that line only beyond its ends.'
+                    : 'The point can reach that line in two places; bring it to a point instead.',
+                $from,
+            );
         }
 
         return self::pointToPoint($from, $landings[0]);
@@ -93,7 +108,10 @@ final readonly class Bring implements Alignment
             }
         }
         if ($best === null || abs($best->distanceTo($what->middle())) < 10 * $setting->state->tolerance->length) {
-            throw CannotFold::because('The two edges already lie on one another, or can only be laid on each other\'s prolongation.', $what->middle());
+            throw CannotFold::because(
+                'The two edges already lie on one another, or can only be laid on each other\'s prolongation.',
+                $what->middle(),
+            );
         }
 
         return Crease::moving($best, $what->middle());

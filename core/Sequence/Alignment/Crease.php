@@ -8,7 +8,9 @@ use Cathedra\Core\Folding\CannotFold;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 
-/** A located crease: the line (its positive side moves), where the fingers take hold, and where that place comes to lie. */
+/**
+ * A located crease: the line (its positive side moves), where the fingers take hold, and where that place comes to lie.
+ */
 final readonly class Crease
 {
     /** mm: a point named to say a side is at least a hair away from the crease. */
@@ -26,7 +28,10 @@ final readonly class Crease
     public static function moving(Line $line, Point $grip): self
     {
         if (abs($line->distanceTo($grip)) < self::ON_THE_LINE) {
-            throw CannotFold::because('The point that says which side moves lies on the crease itself; name a point beside it.', $grip);
+            throw CannotFold::because(
+                'The point that says which side moves lies on the crease itself; name a point beside it.',
+                $grip,
+            );
         }
         $line = $line->distanceTo($grip) < 0 ? $line->reversed() : $line;
 

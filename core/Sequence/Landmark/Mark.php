@@ -16,7 +16,9 @@ final readonly class Mark implements PointRef
 
     public function locate(Setting $setting): Point
     {
-        $mark = $setting->marks[$this->name] ?? throw CannotFold::because("No earlier step sets a mark called \"{$this->name}\".");
+        $mark =
+            $setting->marks[$this->name] ??
+            throw CannotFold::because("No earlier step sets a mark called \"{$this->name}\".");
 
         return $setting->onPaper($mark);
     }

@@ -45,7 +45,9 @@ final class Parser
     /** @throws BadLandmark */
     public static function pointOrLine(string $text): PointRef|LineRef
     {
-        return in_array(ltrim(explode(' ', trim($text))[0], '('), ['edge', 'crease', 'line'], true) ? self::line($text) : self::point($text);
+        return in_array(ltrim(explode(' ', trim($text))[0], '('), ['edge', 'crease', 'line'], true)
+            ? self::line($text)
+            : self::point($text);
     }
 
     /**
@@ -92,12 +94,18 @@ final class Parser
             $word === '(' => $this->closed($this->readPoint()),
             $word === 'centre' => new SheetPoint(0.5, 0.5),
             $word === 'corner' => new OutlineCorner($this->direction()),
-            $word === 'paper' => new SheetPoint(self::share($this->next('a share')), self::share($this->next('a second share'))),
+            $word === 'paper' => new SheetPoint(
+                self::share($this->next('a share')),
+                self::share($this->next('a second share')),
+            ),
             $word === 'mark' => new Mark($this->name()),
             $word === 'middle' => $this->after('of', fn (): MiddleOf => new MiddleOf($this->readLine())),
             $word === 'where' => $this->crossing(),
             preg_match('#^\d#', $word) === 1 => $this->between(self::share($word)),
-            default => throw $this->bad("\"$word\" is not a point; points are A to D, centre, corner DIRECTION, paper SHARE SHARE, middle of LINE, SHARE from POINT to POINT, where LINE meets LINE, mark NAME"),
+            default => throw $this->bad(
+                "\"$word\" is not a point; points are A to D, centre, corner DIRECTION, paper SHARE SHARE, middle of "
+                    .'LINE, SHARE from POINT to POINT, where LINE meets LINE, mark NAME',
+            ),
         };
     }
 
@@ -110,7 +118,9 @@ final class Parser
             'edge' => new OutlineEdge($this->direction()),
             'crease' => new CreaseOf($this->name()),
             'line' => $this->joining(),
-            default => throw $this->bad("\"$word\" is not a line; lines are edge DIRECTION, crease NAME, line POINT to POINT"),
+            default => throw $this->bad(
+                "\"$word\" is not a line; lines are edge DIRECTION, crease NAME, line POINT to POINT",
+            ),
         };
     }
 
@@ -169,14 +179,20 @@ final class Parser
     {
         $word = $this->next('a direction');
 
-        return Direction::tryFrom($word) ?? throw $this->bad("\"$word\" is not a direction; directions are ".implode(', ', array_column(Direction::cases(), 'value')));
+        return Direction::tryFrom($word) ??
+            throw $this->bad(
+                "\"$word\" is not a direction; directions are ".
+                    implode(', ', array_column(Direction::cases(), 'value')),
+            );
     }
 
     private function name(): string
     {
         $name = $this->next('a name');
 
-        return preg_match('/^[a-z0-9][a-z0-9-]{0,39}$/', $name) === 1 ? $name : throw $this->bad("\"$name\" is not a name; names are small letters, digits and hyphens");
+        return preg_match('/^[a-z0-9][a-z0-9-]{0,39}$/', $name) === 1
+            ? $name
+            : throw $this->bad("\"$name\" is not a name; names are small letters, digits and hyphens");
     }
 
     private function expect(string $word): void

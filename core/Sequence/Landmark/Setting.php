@@ -11,7 +11,9 @@ use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Folding\Outline;
 use Cathedra\Core\Geometry\Point;
 
-/** Where landmarks are looked for: the state as the folder sees it, the marks and creases named so far, and the mirror. */
+/**
+ * Where landmarks are looked for: the state as the folder sees it, the marks and creases named so far, and the mirror.
+ */
 final readonly class Setting
 {
     public Compass $compass;
@@ -20,12 +22,19 @@ final readonly class Setting
      * @param  array<string, Point>  $marks  on the sheet, mm
      * @param  array<string, list<array{Point, Point}>>  $creases  pieces on the sheet, mm, by label
      * @param  bool  $mirrored  left and right are exchanged: the step is repeated on the other side
-     * @param  FoldedState|null  $seen  whose outline gives corners and edges their names, where that is another one: both sides of a
+     * @param  FoldedState|null  $seen  whose outline gives corners and edges their names, where that is another one:
+     *     both sides of a
      *                                  step go by the outline before it
      * @param  bool  $flipped  top and bottom are exchanged: the step is done at the opposite end too
      */
-    public function __construct(public FoldedState $state, public array $marks, public array $creases, public bool $mirrored, ?FoldedState $seen = null, public bool $flipped = false)
-    {
+    public function __construct(
+        public FoldedState $state,
+        public array $marks,
+        public array $creases,
+        public bool $mirrored,
+        ?FoldedState $seen = null,
+        public bool $flipped = false,
+    ) {
         $this->compass = new Compass(Outline::of($seen ?? $state), $state->sheet->diagonal());
     }
 

@@ -16,7 +16,9 @@ final readonly class Stretch
     /** @throws CannotFold when both ends are the same point */
     public function __construct(public Point $a, public Point $b)
     {
-        $this->line = Line::through($a, $b) ?? throw CannotFold::because('The two points of this line lie on one another now.', $a);
+        $this->line =
+            Line::through($a, $b) ??
+            throw CannotFold::because('The two points of this line lie on one another now.', $a);
     }
 
     public function middle(): Point

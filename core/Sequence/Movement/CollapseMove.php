@@ -23,14 +23,25 @@ final readonly class CollapseMove implements Movement
      * @param  SheetPoint|null  $stays  on a face that stays where it is
      * @param  bool  $onTop  what moves is wanted on top
      */
-    public function __construct(public array $valley, public array $mountain, public array $flat, public ?SheetPoint $stays, public bool $onTop)
-    {
+    public function __construct(
+        public array $valley,
+        public array $mountain,
+        public array $flat,
+        public ?SheetPoint $stays,
+        public bool $onTop,
+    ) {
     }
 
     public function make(Setting $setting, string $label): Made
     {
         $creases = [];
-        foreach ([[$this->valley, Assignment::Valley], [$this->mountain, Assignment::Mountain], [$this->flat, Assignment::Flat]] as [$lines, $wanted]) {
+        foreach (
+            [
+                [$this->valley, Assignment::Valley],
+                [$this->mountain, Assignment::Mountain],
+                [$this->flat, Assignment::Flat],
+            ] as [$lines, $wanted]
+        ) {
             foreach ($lines as $line) {
                 foreach (self::onSheet($line, $setting) as [$p, $q]) {
                     $creases[] = [$p, $q, $wanted];
@@ -47,15 +58,22 @@ final readonly class CollapseMove implements Movement
     private static function onSheet(LineRef $line, Setting $setting): array
     {
         if ($line instanceof CreaseOf) {
-            return $setting->creases[$line->label] ?? throw CannotFold::because("No earlier step makes a crease called \"{$line->label}\".");
+            return $setting->creases[$line->label] ??
+                throw CannotFold::because("No earlier step makes a crease called \"{$line->label}\".");
         }
         $stretch = $line->trace($setting);
         $pieces = [];
         foreach ($setting->state->polygons as $face => $polygon) {
             $span = $polygon->spanInside($stretch->a, $stretch->b, -$setting->state->tolerance->length);
-            if ($span !== null && ($span[1] - $span[0]) * $stretch->length() > 100 * $setting->state->tolerance->length) {
+            if (
+                $span !== null &&
+                ($span[1] - $span[0]) * $stretch->length() > 100 * $setting->state->tolerance->length
+            ) {
                 $back = $setting->state->placements[$face]->inverse();
-                $pieces[] = [$back->of($stretch->a->toward($stretch->b, $span[0])), $back->of($stretch->a->toward($stretch->b, $span[1]))];
+                $pieces[] = [
+                    $back->of($stretch->a->toward($stretch->b, $span[0])),
+                    $back->of($stretch->a->toward($stretch->b, $span[1])),
+                ];
             }
         }
 
@@ -75,7 +93,11 @@ final readonly class CollapseMove implements Movement
             $corner = $setting->state->sheet->at($u, $v);
             $from = $setting->state->positionOf($corner);
             $to = $after($corner);
-            if ($from !== null && $to !== null && ($best === null || $from->distanceTo($to) > $best[0]->distanceTo($best[1]))) {
+            if (
+                $from !== null &&
+                $to !== null &&
+                ($best === null || $from->distanceTo($to) > $best[0]->distanceTo($best[1]))
+            ) {
                 $best = [$from, $to];
             }
         }

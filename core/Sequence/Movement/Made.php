@@ -17,7 +17,12 @@ final readonly class Made
      * @param  Line|null  $line  which it is folded about or laid on
      * @param  list<array{Point, Point}>  $cuts
      */
-    public function __construct(public FoldedState $after, public Point $grip, public Point $landing, public ?Line $line = null, public array $cuts = [])
-    {
+    public function __construct(
+        public FoldedState $after,
+        public Point $grip,
+        public Point $landing,
+        public ?Line $line = null,
+        public array $cuts = [],
+    ) {
     }
 }

@@ -20,7 +20,9 @@ final readonly class PetalMove implements Movement
     {
         $tip = $this->tip->locate($setting);
         $hinge = $this->hinge->trace($setting)->line;
-        $after = $this->oneSided ? Petal::swivel($setting->state, $hinge, $tip, $label) : Petal::petal($setting->state, $hinge, $tip, $label);
+        $after = $this->oneSided
+            ? Petal::swivel($setting->state, $hinge, $tip, $label)
+            : Petal::petal($setting->state, $hinge, $tip, $label);
 
         return new Made($after, $tip, $hinge->reflected($tip), $hinge);
     }

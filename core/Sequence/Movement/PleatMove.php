@@ -22,8 +22,14 @@ use Cathedra\Core\Sequence\Layers;
  */
 final readonly class PleatMove implements Movement
 {
-    public function __construct(public LineRef $first, public LineRef $back, public PointRef $move, public Layers $layers, public bool $valleyFirst, public ?bool $insideCrimp)
-    {
+    public function __construct(
+        public LineRef $first,
+        public LineRef $back,
+        public PointRef $move,
+        public Layers $layers,
+        public bool $valleyFirst,
+        public ?bool $insideCrimp,
+    ) {
     }
 
     public function make(Setting $setting, string $label): Made
@@ -34,24 +40,40 @@ final readonly class PleatMove implements Movement
         $flap = $this->layers->choose($setting, $first);
         $onSheet = [];
         foreach ($flap as $face) {
-            $behindFirst = $setting->state->polygons[$face]->clippedBy($back->line)->clippedBy($first->line->reversed());
+            $behindFirst = $setting->state->polygons[$face]
+                ->clippedBy($back->line)
+                ->clippedBy($first->line->reversed());
             if ($behindFirst->area() > $setting->state->tolerance->area) {
-                throw CannotFold::because('The second line of a pleat must lie between the first one and the point that moves.', $behindFirst->centroid());
+                throw CannotFold::because(
+                    'The second line of a pleat must lie between the first one and the point that moves.',
+                    $behindFirst->centroid(),
+                );
             }
-            $onSheet[] = $setting->state->pattern->polygon($face)->clippedBy($setting->state->placements[$face]->inverse()->ofLine($back->line))->centroid();
+            $onSheet[] = $setting->state->pattern
+                ->polygon($face)
+                ->clippedBy($setting->state->placements[$face]->inverse()->ofLine($back->line))
+                ->centroid();
         }
         $state = $this->fold($setting->state, $first->line, $flap, $this->valleyFirst, $label);
-        $line = Line::through($first->line->reflected($back->line->foot()), $first->line->reflected($back->line->foot()->plus($back->line->direction()))) ?? throw new \LogicException('A line has a direction.');
+        $line =
+            Line::through(
+                $first->line->reflected($back->line->foot()),
+                $first->line->reflected($back->line->foot()->plus($back->line->direction())),
+            ) ?? throw new \LogicException('A line has a direction.');
         $tip = $first->line->reflected($grip);
         $line = $line->distanceTo($tip) < 0 ? $line->reversed() : $line;
         $faces = [];
         foreach ($onSheet as $i => $point) {
             $face = $state->pattern->faceAt($point, $state->tolerance->length);
-            if ($face !== null && $setting->state->polygons[$flap[$i]]->clippedBy($back->line)->area() > $state->tolerance->area) {
+            if (
+                $face !== null &&
+                $setting->state->polygons[$flap[$i]]->clippedBy($back->line)->area() > $state->tolerance->area
+            ) {
                 $faces[$face] = true;
             }
         }
-        $after = $this->fold($state, $line, array_keys($faces), $this->valleyFirst, $label); // seen on the flap, which has turned over: a mountain of the sheet
+        // seen on the flap, which has turned over: a mountain of the sheet
+        $after = $this->fold($state, $line, array_keys($faces), $this->valleyFirst, $label);
 
         return new Made($after, $grip, $line->reflected($tip), $first->line);
     }

@@ -21,6 +21,11 @@ final readonly class ReverseMove implements Movement
         $crease = $this->alignment->locate($setting);
         $flap = $this->layers->choose($setting, $crease);
 
-        return new Made(Reverse::apply($setting->state, $crease->line, $flap, $this->inside, $label), $crease->grip, $crease->landing, $crease->line);
+        return new Made(
+            Reverse::apply($setting->state, $crease->line, $flap, $this->inside, $label),
+            $crease->grip,
+            $crease->landing,
+            $crease->line,
+        );
     }
 }

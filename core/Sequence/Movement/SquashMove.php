@@ -26,6 +26,11 @@ final readonly class SquashMove implements Movement
             throw CannotFold::because('The edge to be squashed must meet the line it is laid on.', $edge->middle());
         }
 
-        return new Made(Squash::apply($setting->state, $edge->line, $hinge->line, $crease->line, $crease->grip, $label), $crease->grip, $crease->landing, $hinge->line);
+        return new Made(
+            Squash::apply($setting->state, $edge->line, $hinge->line, $crease->line, $crease->grip, $label),
+            $crease->grip,
+            $crease->landing,
+            $hinge->line,
+        );
     }
 }

@@ -1,18 +1,33 @@
 import { useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, type MaybeRefOrGetter, toValue } from 'vue'
-import { answer, client, type GroupInput, type LessonData, type LessonInput, type StockInput, type Ways } from './client'
+import {
+  answer,
+  client,
+  type GroupInput,
+  type LessonData,
+  type LessonInput,
+  type StockInput,
+  type Ways,
+} from './client'
 
 /** Who is signed in; an error with status 401 means nobody. */
-export const useMe = () => useQuery({ queryKey: ['me'], queryFn: () => answer(client.GET('/api/me')), staleTime: Infinity })
+export const useMe = () =>
+  useQuery({ queryKey: ['me'], queryFn: () => answer(client.GET('/api/me')), staleTime: Infinity })
 export const useHome = () => useQuery({ queryKey: ['home'], queryFn: () => answer(client.GET('/api/home')) })
-export const useModels = () => useQuery({ queryKey: ['models'], queryFn: () => answer(client.GET('/api/models')), staleTime: Infinity })
+export const useModels = () =>
+  useQuery({ queryKey: ['models'], queryFn: () => answer(client.GET('/api/models')), staleTime: Infinity })
 export const useGroups = () => useQuery({ queryKey: ['groups'], queryFn: () => answer(client.GET('/api/groups')) })
 export const useStocks = () => useQuery({ queryKey: ['stocks'], queryFn: () => answer(client.GET('/api/stocks')) })
 
 export function useModel(slug: MaybeRefOrGetter<string | undefined>, ways: MaybeRefOrGetter<Ways> = {}) {
   return useQuery({
     queryKey: ['models', slug, ways],
-    queryFn: () => answer(client.GET('/api/models/{model}', { params: { path: { model: toValue(slug) ?? '' }, query: { ways: toValue(ways) } } })),
+    queryFn: () =>
+      answer(
+        client.GET('/api/models/{model}', {
+          params: { path: { model: toValue(slug) ?? '' }, query: { ways: toValue(ways) } },
+        }),
+      ),
     enabled: computed(() => !!toValue(slug)),
     staleTime: Infinity,
     placeholderData: (before) => (before?.summary.slug === toValue(slug) ? before : undefined),
@@ -21,42 +36,75 @@ export function useModel(slug: MaybeRefOrGetter<string | undefined>, ways: Maybe
 
 /** Minutes a lesson with each model takes a group. */
 export function useTimes(group: MaybeRefOrGetter<number | null>) {
-  return useQuery({ queryKey: ['times', group], queryFn: () => answer(client.GET('/api/groups/{group}/times', { params: { path: { group: toValue(group) ?? 0 } } })), enabled: computed(() => toValue(group) !== null) })
+  return useQuery({
+    queryKey: ['times', group],
+    queryFn: () =>
+      answer(client.GET('/api/groups/{group}/times', { params: { path: { group: toValue(group) ?? 0 } } })),
+    enabled: computed(() => toValue(group) !== null),
+  })
 }
 
 /** What the planned lessons take together, by stock. */
-export const usePaperNeeds = () => useQuery({ queryKey: ['paper-needs'], queryFn: () => answer(client.GET('/api/paper-needs')) })
+export const usePaperNeeds = () =>
+  useQuery({ queryKey: ['paper-needs'], queryFn: () => answer(client.GET('/api/paper-needs')) })
 
 /** Each model against each stock, for the hands of a group. */
 export function usePaperTable(group: MaybeRefOrGetter<number | null>) {
-  return useQuery({ queryKey: ['paper-table', group], queryFn: () => answer(client.GET('/api/groups/{group}/paper', { params: { path: { group: toValue(group) ?? 0 } } })), enabled: computed(() => toValue(group) !== null) })
+  return useQuery({
+    queryKey: ['paper-table', group],
+    queryFn: () =>
+      answer(client.GET('/api/groups/{group}/paper', { params: { path: { group: toValue(group) ?? 0 } } })),
+    enabled: computed(() => toValue(group) !== null),
+  })
 }
 
 /** Folds and checks the text of a FOLD file; nothing is kept. */
-export const usePattern = () => useMutation({ mutationFn: (document: string) => answer(client.POST('/api/patterns', { body: { document } })) })
+export const usePattern = () =>
+  useMutation({ mutationFn: (document: string) => answer(client.POST('/api/patterns', { body: { document } })) })
 
 export function useWall(group: MaybeRefOrGetter<number>) {
-  return useQuery({ queryKey: ['wall', group], queryFn: () => answer(client.GET('/api/groups/{group}/wall', { params: { path: { group: toValue(group) } } })) })
+  return useQuery({
+    queryKey: ['wall', group],
+    queryFn: () => answer(client.GET('/api/groups/{group}/wall', { params: { path: { group: toValue(group) } } })),
+  })
 }
 
 export function useLesson(id: MaybeRefOrGetter<number>) {
-  return useQuery({ queryKey: ['lessons', id], queryFn: () => answer(client.GET('/api/lessons/{lesson}', { params: { path: { lesson: toValue(id) } } })) })
+  return useQuery({
+    queryKey: ['lessons', id],
+    queryFn: () => answer(client.GET('/api/lessons/{lesson}', { params: { path: { lesson: toValue(id) } } })),
+  })
 }
 
 /** The models of a lesson one after the other, their steps numbered through it; undefined until all are there. */
 export function useProgramme(lesson: MaybeRefOrGetter<LessonData | undefined>) {
   const models = computed(() => toValue(lesson)?.models ?? [])
   const found = useQueries({
-    queries: computed(() => models.value.map(({ slug, ways }) => ({ queryKey: ['models', slug, ways], queryFn: () => answer(client.GET('/api/models/{model}', { params: { path: { model: slug }, query: { ways } } })), staleTime: Infinity }))),
+    queries: computed(() =>
+      models.value.map(({ slug, ways }) => ({
+        queryKey: ['models', slug, ways],
+        queryFn: () =>
+          answer(client.GET('/api/models/{model}', { params: { path: { model: slug }, query: { ways } } })),
+        staleTime: Infinity,
+      })),
+    ),
   })
   const data = computed(() => {
     const all = found.value.map((one) => one.data)
-    return all.length > 0 && all.length === models.value.length && all.every((one) => one !== undefined) ? all : undefined
+    return all.length > 0 && all.length === models.value.length && all.every((one) => one !== undefined)
+      ? all
+      : undefined
   })
-  const steps = computed(() => (data.value ?? []).flatMap((model, i) => model.steps.map((step) => ({ ...step, number: step.number + (models.value[i]?.first ?? 1) - 1 }))))
+  const steps = computed(() =>
+    (data.value ?? []).flatMap((model, i) =>
+      model.steps.map((step) => ({ ...step, number: step.number + (models.value[i]?.first ?? 1) - 1 })),
+    ),
+  )
   const error = computed(() => found.value.find((one) => one.error)?.error ?? null)
   /** The model to which a step of the lesson belongs; the first before it begins, the last after its end. */
-  const at = (step: number) => [...(data.value ?? [])].reverse().find((_, i, all) => (models.value[all.length - 1 - i]?.first ?? 1) <= step) ?? data.value?.[0]
+  const at = (step: number) =>
+    [...(data.value ?? [])].reverse().find((_, i, all) => (models.value[all.length - 1 - i]?.first ?? 1) <= step) ??
+    data.value?.[0]
   return { models: data, steps, error, at }
 }
 
@@ -65,7 +113,11 @@ export function useSaveLesson() {
   const cache = useQueryClient()
   return useMutation({
     mutationFn: ({ id, body }: { id?: number; body: LessonInput }) =>
-      answer(id === undefined ? client.POST('/api/lessons', { body }) : client.PUT('/api/lessons/{lesson}', { params: { path: { lesson: id } }, body })),
+      answer(
+        id === undefined
+          ? client.POST('/api/lessons', { body })
+          : client.PUT('/api/lessons/{lesson}', { params: { path: { lesson: id } }, body }),
+      ),
     onSuccess: (lesson) => {
       cache.setQueryData(['lessons', lesson.card.id], lesson)
       void cache.invalidateQueries({ queryKey: ['home'] })
@@ -77,7 +129,11 @@ export function useSaveGroup() {
   const cache = useQueryClient()
   return useMutation({
     mutationFn: ({ id, body }: { id?: number; body: GroupInput }) =>
-      answer(id === undefined ? client.POST('/api/groups', { body }) : client.PUT('/api/groups/{group}', { params: { path: { group: id } }, body })),
+      answer(
+        id === undefined
+          ? client.POST('/api/groups', { body })
+          : client.PUT('/api/groups/{group}', { params: { path: { group: id } }, body }),
+      ),
     onSuccess: () => cache.invalidateQueries(),
   })
 }
@@ -86,7 +142,11 @@ export function useSaveStock() {
   const cache = useQueryClient()
   return useMutation({
     mutationFn: ({ id, body }: { id?: number; body: StockInput }) =>
-      answer(id === undefined ? client.POST('/api/stocks', { body }) : client.PUT('/api/stocks/{stock}', { params: { path: { stock: id } }, body })),
+      answer(
+        id === undefined
+          ? client.POST('/api/stocks', { body })
+          : client.PUT('/api/stocks/{stock}', { params: { path: { stock: id } }, body }),
+      ),
     onSuccess: () => cache.invalidateQueries(),
   })
 }

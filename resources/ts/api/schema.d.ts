@@ -4,7 +4,23 @@
  */
 
 export interface paths {
-    "/api/cut-plan": {
+    "/api/me": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["me"];
+        put: operations["changeMe"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sign-in": {
         parameters: {
             query?: never;
             header?: never;
@@ -13,40 +29,23 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description Answers in lines of JSON while it works: {"share", "what"} and at last {"plan"}. */
-        post: operations["cutPlan"];
+        post: operations["signIn"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/lessons/{lesson}/kits": {
+    "/api/sign-out": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["kits"];
+        get?: never;
         put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/paper-ahead": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["paperAhead"];
-        put?: never;
-        post?: never;
+        post: operations["signOut"];
         delete?: never;
         options?: never;
         head?: never;
@@ -277,6 +276,55 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cut-plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Answers in lines of JSON while it works: {"share", "what"} and at last {"plan"}. */
+        post: operations["cutPlan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/kits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["kits"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/paper-ahead": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["paperAhead"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/measures": {
         parameters: {
             query?: never;
@@ -335,102 +383,6 @@ export interface paths {
         get: operations["displayString"];
         put?: never;
         post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/models": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["models"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/models/{model}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["model"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/patterns": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["foldPattern"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/me": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["me"];
-        put: operations["changeMe"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sign-in": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["signIn"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sign-out": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["signOut"];
         delete?: never;
         options?: never;
         head?: never;
@@ -533,6 +485,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/models": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["models"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/models/{model}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["model"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/patterns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["foldPattern"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -561,77 +561,6 @@ export interface components {
                 label: string;
             }[];
         };
-        /** @description A cutting plan for any squares from any paper of the cupboard. Lengths in mm. */
-        BenchPlanData: {
-            /** @description the answer in one sentence */
-            title: string;
-            patterns: components["schemas"]["CutPatternData"][];
-            feasible: boolean;
-            /** @description what this paper cannot give, in words */
-            unmet: string[];
-            sheets: number;
-            /**
-             * Format: float
-             * @description where every price is known
-             */
-            cost: number | null;
-            /** @description proven to be the best by what is put first */
-            optimal: boolean;
-            /**
-             * Format: float
-             * @description share of the area that a better plan might save; 0 when proven
-             */
-            gap: number;
-            /** @description for one person */
-            minutes: number;
-            steps: string[];
-            caution: string;
-            /**
-             * Format: float
-             * @description share of the paper that is in no square
-             */
-            waste: number;
-        };
-        /** @description One way to cut a sheet, and for how many sheets. Lengths in mm, from the sheet's lower left corner. */
-        CutPatternData: {
-            times: number;
-            /** @description name of the paper */
-            stock: string;
-            /** Format: float */
-            width_mm: number;
-            /** Format: float */
-            height_mm: number;
-            squares: {
-                x_mm: number;
-                y_mm: number;
-                side_mm: number;
-            }[];
-            /** @description cuts, numbered in their order */
-            lines: {
-                n: number;
-                from: components["schemas"]["Pair"];
-                to: components["schemas"]["Pair"];
-            }[];
-            /** @description the same in words */
-            order: string[];
-            /** @description what is left of one sheet and large enough to keep */
-            offcuts: {
-                width_mm: number;
-                height_mm: number;
-                count: number;
-            }[];
-            /** @description cuts made in all, alike pieces in stacks */
-            strokes: number;
-        };
-        FinishData: {
-            learner: number;
-            /** @enum {string} */
-            outcome: "alone" | "help" | "stopped" | "away";
-            /** @description where the learner stopped */
-            step: number | null;
-            /** @description library name of the model */
-            model: string;
-        };
         GroupData: {
             id: number;
             name: string;
@@ -641,6 +570,39 @@ export interface components {
             /** @description learners at a table */
             table_size: number;
             learners: components["schemas"]["LearnerData"][];
+        };
+        GroupInput: {
+            name: string;
+            age_band: string;
+            helpers: number;
+            /** @description learners at a table */
+            table_size?: number | null;
+            learners: {
+                id: number | null;
+                name: string;
+            }[];
+        };
+        LearnerData: {
+            id: number;
+            name: string;
+            seat: number;
+        };
+        /** @description The wall chart: learners x models, the best end each learner reached. */
+        WallData: {
+            group: components["schemas"]["GroupData"];
+            models: {
+                slug: string;
+                title: string;
+            }[];
+            cells: {
+                learner: number;
+                model: string;
+                /** @enum {string} */
+                outcome: "alone" | "help" | "stopped" | "away";
+                step: number | null;
+            }[];
+            /** @description models finished by anybody of the group, alone or with help */
+            finished: number;
         };
         HomeData: {
             next: components["schemas"]["LessonCard"] | null;
@@ -652,11 +614,6 @@ export interface components {
                 model_title: string;
                 names: string[];
             }[];
-        };
-        LearnerData: {
-            id: number;
-            name: string;
-            seat: number;
         };
         /** @description A lesson in one line, with the figure of each of its stages. */
         LessonCard: {
@@ -729,6 +686,43 @@ export interface components {
             /** @description the server's clock, for devices whose clock is wrong */
             now_ms: number;
         };
+        LessonInput: {
+            group_id: number;
+            model: string;
+            /** @description the way taken, by route of the model; left out: the usual ones */
+            ways?: {
+                [key: string]: string;
+            };
+            starts_at: string;
+            ends_at: string;
+            helpers: number;
+            stock_id: number | null;
+            side_mm: number | null;
+            /** @enum {string} */
+            method: "scissors" | "trimmer" | "tear";
+            square_in_lesson: boolean;
+            paper_ready: boolean;
+            /** @description models after the first; left out: as it was */
+            further?: {
+                model: string;
+                ways?: {
+                    [key: string]: string;
+                };
+                side_mm?: number | null;
+            }[];
+            /** @description paper beside the first; left out: as it was */
+            also_stock_ids?: number[];
+            /**
+             * @description what the cutting plan puts first
+             * @enum {string}
+             */
+            prefer?: "least" | "fewest" | "scrap";
+            helpers_cut?: boolean;
+            /** @enum {string} */
+            decorate?: "none" | "before" | "after";
+            /** @description keys; null: what the models ask for */
+            materials?: string[] | null;
+        };
         /** @description One model of a lesson; its steps are numbered through the lesson. */
         LessonModelData: {
             slug: string;
@@ -746,14 +740,84 @@ export interface components {
             first: number;
             steps: number;
         };
-        /** @description One tap on a seat; the key is made by the device. */
-        MarkData: {
-            /** Format: uuid */
-            key: string;
-            learner: number;
-            step: number;
-            /** @enum {string} */
-            kind: "done" | "help";
+        /** @description The run sheet. Seconds from the start of the slot. */
+        PlanData: {
+            lines: {
+                /** @enum {string} */
+                kind: "block" | "step" | "checkpoint";
+                key: string;
+                step: number | null;
+                start: number;
+                seconds: number;
+            }[];
+            needed_minutes: number;
+            slot_minutes: number;
+            /** @description negative: too long by so many */
+            spare_minutes: number;
+            fits: boolean;
+            source: string;
+        };
+        /** @description A cutting plan for any squares from any paper of the cupboard. Lengths in mm. */
+        BenchPlanData: {
+            /** @description the answer in one sentence */
+            title: string;
+            patterns: components["schemas"]["CutPatternData"][];
+            feasible: boolean;
+            /** @description what this paper cannot give, in words */
+            unmet: string[];
+            sheets: number;
+            /**
+             * Format: float
+             * @description where every price is known
+             */
+            cost: number | null;
+            /** @description proven to be the best by what is put first */
+            optimal: boolean;
+            /**
+             * Format: float
+             * @description share of the area that a better plan might save; 0 when proven
+             */
+            gap: number;
+            /** @description for one person */
+            minutes: number;
+            steps: string[];
+            caution: string;
+            /**
+             * Format: float
+             * @description share of the paper that is in no square
+             */
+            waste: number;
+        };
+        /** @description One way to cut a sheet, and for how many sheets. Lengths in mm, from the sheet's lower left corner. */
+        CutPatternData: {
+            times: number;
+            /** @description name of the paper */
+            stock: string;
+            /** Format: float */
+            width_mm: number;
+            /** Format: float */
+            height_mm: number;
+            squares: {
+                x_mm: number;
+                y_mm: number;
+                side_mm: number;
+            }[];
+            /** @description cuts, numbered in their order */
+            lines: {
+                n: number;
+                from: components["schemas"]["Pair"];
+                to: components["schemas"]["Pair"];
+            }[];
+            /** @description the same in words */
+            order: string[];
+            /** @description what is left of one sheet and large enough to keep */
+            offcuts: {
+                width_mm: number;
+                height_mm: number;
+                count: number;
+            }[];
+            /** @description cuts made in all, alike pieces in stacks */
+            strokes: number;
         };
         /** @description Predicted sizes of a form that is not flat, and what the learners read. mm; volume in ml. */
         MeasureData: {
@@ -774,146 +838,6 @@ export interface components {
                 mm: number;
                 difference_mm: number;
                 why: string;
-            }[];
-        };
-        /** @description A model with all its steps, by the ways that were chosen. */
-        ModelData: {
-            summary: components["schemas"]["ModelSummary"];
-            /** @enum {string} */
-            side_up: "front" | "back";
-            cautions: string[];
-            talk: string[];
-            decorate: string[];
-            display: string[];
-            /** @description places where the lead chooses between ways that end alike */
-            routes: {
-                name: string;
-                chosen: string;
-                /** @description its steps, by the chosen way */
-                first: number;
-                last: number;
-                ways: {
-                    key: string;
-                    title: string;
-                }[];
-            }[];
-            /** @description folds its folds build on and that it does not teach first */
-            needs: {
-                kind: string;
-                name: string;
-            }[];
-            steps: components["schemas"]["StepData"][];
-            end_checks: string[];
-            pattern: components["schemas"]["Scene"];
-        };
-        /** @description A model as the shelf lists it. Sizes are per mm of the sheet's shorter side. */
-        ModelSummary: {
-            slug: string;
-            title: string;
-            about: string;
-            /** @description advice, 1 to 5 */
-            difficulty: number;
-            age_from: number;
-            steps: number;
-            /** @description names of the folds it teaches */
-            folds: string[];
-            /** @description the same, as the sequence format writes them */
-            kinds: string[];
-            most_layers: number;
-            /** Format: float */
-            width_per_side: number;
-            /** Format: float */
-            height_per_side: number;
-            /** @description of the form that is not flat: width, depth, height per side, volume per cube of the side; empty for flat models */
-            measures: {
-                [key: string]: number;
-            };
-            /**
-             * Format: float
-             * @description sheet height over width, 1 for a square
-             */
-            ratio: number;
-            /** @description pieces of paper for one model */
-            sheets: number;
-            /** @description further pieces of paper; scale: shorter side over that of the main sheet */
-            parts: {
-                title: string;
-                scale: number;
-                ratio: number;
-            }[];
-            /**
-             * Format: float
-             * @description width of the narrowest point in any step, over the shorter side
-             */
-            narrowest_per_side: number | null;
-            scissors: boolean;
-            /** @description computed: level of the hardest step, 1 to 5 */
-            level: number;
-            /** @description computed: numbers of the hard moments */
-            hard: number[];
-            /** @description what it can do when finished */
-            does: ("flap" | "fly" | "spin" | "puff" | "hold" | "stand" | "float" | "snap" | "grip")[];
-            /**
-             * Format: float
-             * @description computed: share of the finished model, seen from above or below, that shows the less seen side of the paper
-             */
-            contrast: number;
-            /**
-             * @description side of the sheet that is up at the start
-             * @enum {string}
-             */
-            side_up: "front" | "back";
-            picture: components["schemas"]["Scene"];
-        };
-        Pair: number[];
-        SceneItem: {
-            /**
-             * @description The parts of the API document that belong to no class of their own: the picture format and the error shape.
-             * @enum {string}
-             */
-            type: "face" | "line";
-            face?: {
-                points: components["schemas"]["Pair"][];
-                /** @enum {string} */
-                side: "front" | "back";
-                moving: boolean;
-                depth: number;
-            };
-            line?: {
-                /** @enum {string} */
-                kind: "raw" | "folded" | "crease";
-                from: components["schemas"]["Pair"];
-                to: components["schemas"]["Pair"];
-            };
-        };
-        /** @description One picture, mm of the folded plane, x right and y up. */
-        Scene: {
-            /** @description left, bottom, width, height */
-            frame: number[];
-            /** @description in paint order */
-            items: components["schemas"]["SceneItem"][];
-            folds: {
-                /** @enum {string} */
-                kind: "valley" | "mountain" | "cut";
-                from: components["schemas"]["Pair"];
-                to: components["schemas"]["Pair"];
-            }[];
-            arrows: {
-                /** @enum {string} */
-                kind: "fold" | "fold-unfold" | "behind" | "push" | "open" | "pull";
-                from: components["schemas"]["Pair"];
-                bend: components["schemas"]["Pair"];
-                to: components["schemas"]["Pair"];
-            }[];
-            dots: components["schemas"]["Pair"][];
-            signs: string[];
-        };
-        Problem: {
-            message: string;
-            errors: {
-                /** @description JSON pointer into the request */
-                pointer: string;
-                message: string;
             }[];
         };
         /** @description What the lessons ahead take together, and where it runs out. */
@@ -1062,91 +986,12 @@ export interface components {
             /** @description pictures of squaring by the diagonal fold; empty where squares are cut otherwise */
             squaring: components["schemas"]["Scene"][];
         };
-        /** @description A crease pattern somebody brought, folded and checked. mm. */
-        PatternData: {
-            title: string;
-            faces: number;
-            most_layers: number;
-            sheet: number[];
-            /** @description folded */
-            size: number[];
-            pattern: components["schemas"]["Scene"];
-            front: components["schemas"]["Scene"];
-            behind: components["schemas"]["Scene"];
-            checks: string[];
-            /** @description the same as a FOLD document with the folded frame */
-            document: string;
-        };
-        /** @description The run sheet. Seconds from the start of the slot. */
-        PlanData: {
-            lines: {
-                /** @enum {string} */
-                kind: "block" | "step" | "checkpoint";
-                key: string;
-                step: number | null;
-                start: number;
-                seconds: number;
-            }[];
-            needed_minutes: number;
-            slot_minutes: number;
-            /** @description negative: too long by so many */
-            spare_minutes: number;
-            fits: boolean;
-            source: string;
-        };
         /** @description Work before the lesson. */
         PrepareData: {
             minutes: number;
             people: number;
             /** @description local date and time by which to begin; null when the paper is ready or made square in the lesson */
             start_by: string | null;
-        };
-        /** @description One step: what to do, what must be true afterwards, what makes it hard, and its pictures. */
-        StepData: {
-            number: number;
-            /** @description as the sequence format writes it */
-            kind: string;
-            name: string;
-            sentence: string;
-            note: string | null;
-            /** @description title of the further piece of paper it belongs to; null: the main one */
-            part: string | null;
-            checks: string[];
-            before: components["schemas"]["Scene"];
-            halfway: components["schemas"]["Scene"] | null;
-            close_up: components["schemas"]["Scene"] | null;
-            after: components["schemas"]["Scene"];
-            layers: number;
-            checkpoint: boolean;
-            resting: boolean;
-            /** @description computed, 1 to 5 */
-            level: number;
-            /** @description whether it is one of the hard moments of the model */
-            hard: boolean;
-            /** @description why it is hard, and what helps */
-            reasons: string[];
-            /**
-             * Format: float
-             * @description width of the narrowest point after it, over the shorter side
-             */
-            narrowest_per_side: number | null;
-            /**
-             * Format: float
-             * @description share of the silhouette that shows the coloured side after it
-             */
-            front_above: number;
-            /**
-             * Format: float
-             * @description the same, seen from the table
-             */
-            front_below: number;
-            /**
-             * Format: float
-             * @description area that moves, layers counted, over that of the sheet
-             */
-            moved: number;
-            /** @description a fold of several creases in its raw form: every crease it bends, in mm on a sheet with a shorter side of 150 */
-            raw: string[];
         };
         StockChangeData: {
             id: number;
@@ -1200,22 +1045,20 @@ export interface components {
             /** @description to be used up first where a lesson prefers that */
             scrap: boolean;
         };
-        /** @description The wall chart: learners x models, the best end each learner reached. */
-        WallData: {
-            group: components["schemas"]["GroupData"];
-            models: {
-                slug: string;
-                title: string;
-            }[];
-            cells: {
-                learner: number;
-                model: string;
-                /** @enum {string} */
-                outcome: "alone" | "help" | "stopped" | "away";
-                step: number | null;
-            }[];
-            /** @description models finished by anybody of the group, alone or with help */
-            finished: number;
+        StockInput: {
+            name: string;
+            width_mm: number;
+            height_mm: number;
+            grammage: number | null;
+            count: number | null;
+            kind?: string;
+            sides?: string;
+            trim_mm?: number;
+            /** @description the one that was changed; another answers 409 */
+            version?: number;
+            price?: number | null;
+            tags?: string[];
+            scrap?: boolean;
         };
         /** @description Whether a model can be folded from a stock by a group, and why. */
         WillFoldData: {
@@ -1234,68 +1077,222 @@ export interface components {
             /** @description no faults, but good to know: colour, print, light, grain */
             notes: string[];
         };
-        LessonInput: {
-            group_id: number;
-            model: string;
-            /** @description the way taken, by route of the model; left out: the usual ones */
-            ways?: {
-                [key: string]: string;
-            };
-            starts_at: string;
-            ends_at: string;
-            helpers: number;
-            stock_id: number | null;
-            side_mm: number | null;
+        /** @description A model with all its steps, by the ways that were chosen. */
+        ModelData: {
+            summary: components["schemas"]["ModelSummary"];
             /** @enum {string} */
-            method: "scissors" | "trimmer" | "tear";
-            square_in_lesson: boolean;
-            paper_ready: boolean;
-            /** @description models after the first; left out: as it was */
-            further?: {
-                model: string;
-                ways?: {
-                    [key: string]: string;
-                };
-                side_mm?: number | null;
+            side_up: "front" | "back";
+            cautions: string[];
+            talk: string[];
+            decorate: string[];
+            display: string[];
+            /** @description places where the lead chooses between ways that end alike */
+            routes: {
+                name: string;
+                chosen: string;
+                /** @description its steps, by the chosen way */
+                first: number;
+                last: number;
+                ways: {
+                    key: string;
+                    title: string;
+                }[];
             }[];
-            /** @description paper beside the first; left out: as it was */
-            also_stock_ids?: number[];
-            /**
-             * @description what the cutting plan puts first
-             * @enum {string}
-             */
-            prefer?: "least" | "fewest" | "scrap";
-            helpers_cut?: boolean;
-            /** @enum {string} */
-            decorate?: "none" | "before" | "after";
-            /** @description keys; null: what the models ask for */
-            materials?: string[] | null;
-        };
-        GroupInput: {
-            name: string;
-            age_band: string;
-            helpers: number;
-            /** @description learners at a table */
-            table_size?: number | null;
-            learners: {
-                id: number | null;
+            /** @description folds its folds build on and that it does not teach first */
+            needs: {
+                kind: string;
                 name: string;
             }[];
+            steps: components["schemas"]["StepData"][];
+            end_checks: string[];
+            pattern: components["schemas"]["Scene"];
         };
-        StockInput: {
+        /** @description A model as the shelf lists it. Sizes are per mm of the sheet's shorter side. */
+        ModelSummary: {
+            slug: string;
+            title: string;
+            about: string;
+            /** @description advice, 1 to 5 */
+            difficulty: number;
+            age_from: number;
+            steps: number;
+            /** @description names of the folds it teaches */
+            folds: string[];
+            /** @description the same, as the sequence format writes them */
+            kinds: string[];
+            most_layers: number;
+            /** Format: float */
+            width_per_side: number;
+            /** Format: float */
+            height_per_side: number;
+            /** @description of the form that is not flat: width, depth, height per side, volume per cube of the side; empty for flat models */
+            measures: {
+                [key: string]: number;
+            };
+            /**
+             * Format: float
+             * @description sheet height over width, 1 for a square
+             */
+            ratio: number;
+            /** @description pieces of paper for one model */
+            sheets: number;
+            /** @description further pieces of paper; scale: shorter side over that of the main sheet */
+            parts: {
+                title: string;
+                scale: number;
+                ratio: number;
+            }[];
+            /**
+             * Format: float
+             * @description width of the narrowest point in any step, over the shorter side
+             */
+            narrowest_per_side: number | null;
+            scissors: boolean;
+            /** @description computed: level of the hardest step, 1 to 5 */
+            level: number;
+            /** @description computed: numbers of the hard moments */
+            hard: number[];
+            /** @description what it can do when finished */
+            does: ("flap" | "fly" | "spin" | "puff" | "hold" | "stand" | "float" | "snap" | "grip")[];
+            /**
+             * Format: float
+             * @description computed: share of the finished model, seen from above or below, that shows the less seen side of the paper
+             */
+            contrast: number;
+            /**
+             * @description side of the sheet that is up at the start
+             * @enum {string}
+             */
+            side_up: "front" | "back";
+            picture: components["schemas"]["Scene"];
+        };
+        /** @description A crease pattern somebody brought, folded and checked. mm. */
+        PatternData: {
+            title: string;
+            faces: number;
+            most_layers: number;
+            sheet: number[];
+            /** @description folded */
+            size: number[];
+            pattern: components["schemas"]["Scene"];
+            front: components["schemas"]["Scene"];
+            behind: components["schemas"]["Scene"];
+            checks: string[];
+            /** @description the same as a FOLD document with the folded frame */
+            document: string;
+        };
+        /** @description One step: what to do, what must be true afterwards, what makes it hard, and its pictures. */
+        StepData: {
+            number: number;
+            /** @description as the sequence format writes it */
+            kind: string;
             name: string;
-            width_mm: number;
-            height_mm: number;
-            grammage: number | null;
-            count: number | null;
-            kind?: string;
-            sides?: string;
-            trim_mm?: number;
-            /** @description the one that was changed; another answers 409 */
-            version?: number;
-            price?: number | null;
-            tags?: string[];
-            scrap?: boolean;
+            sentence: string;
+            note: string | null;
+            /** @description title of the further piece of paper it belongs to; null: the main one */
+            part: string | null;
+            checks: string[];
+            before: components["schemas"]["Scene"];
+            halfway: components["schemas"]["Scene"] | null;
+            close_up: components["schemas"]["Scene"] | null;
+            after: components["schemas"]["Scene"];
+            layers: number;
+            checkpoint: boolean;
+            resting: boolean;
+            /** @description computed, 1 to 5 */
+            level: number;
+            /** @description whether it is one of the hard moments of the model */
+            hard: boolean;
+            /** @description why it is hard, and what helps */
+            reasons: string[];
+            /**
+             * Format: float
+             * @description width of the narrowest point after it, over the shorter side
+             */
+            narrowest_per_side: number | null;
+            /**
+             * Format: float
+             * @description share of the silhouette that shows the coloured side after it
+             */
+            front_above: number;
+            /**
+             * Format: float
+             * @description the same, seen from the table
+             */
+            front_below: number;
+            /**
+             * Format: float
+             * @description area that moves, layers counted, over that of the sheet
+             */
+            moved: number;
+            /** @description a fold of several creases in its raw form: every crease it bends, in mm on a sheet with a shorter side of 150 */
+            raw: string[];
+        };
+        Pair: number[];
+        SceneItem: {
+            /** @enum {string} */
+            type: "face" | "line";
+            face?: {
+                points: components["schemas"]["Pair"][];
+                /** @enum {string} */
+                side: "front" | "back";
+                moving: boolean;
+                depth: number;
+            };
+            line?: {
+                /** @enum {string} */
+                kind: "raw" | "folded" | "crease";
+                from: components["schemas"]["Pair"];
+                to: components["schemas"]["Pair"];
+            };
+        };
+        /** @description One picture, mm of the folded plane, x right and y up. */
+        Scene: {
+            /** @description left, bottom, width, height */
+            frame: number[];
+            /** @description in paint order */
+            items: components["schemas"]["SceneItem"][];
+            folds: {
+                /** @enum {string} */
+                kind: "valley" | "mountain" | "cut";
+                from: components["schemas"]["Pair"];
+                to: components["schemas"]["Pair"];
+            }[];
+            arrows: {
+                /** @enum {string} */
+                kind: "fold" | "fold-unfold" | "behind" | "push" | "open" | "pull";
+                from: components["schemas"]["Pair"];
+                bend: components["schemas"]["Pair"];
+                to: components["schemas"]["Pair"];
+            }[];
+            dots: components["schemas"]["Pair"][];
+            signs: string[];
+        };
+        Problem: {
+            message: string;
+            errors: {
+                /** @description JSON pointer into the request */
+                pointer: string;
+                message: string;
+            }[];
+        };
+        FinishData: {
+            learner: number;
+            /** @enum {string} */
+            outcome: "alone" | "help" | "stopped" | "away";
+            /** @description where the learner stopped */
+            step: number | null;
+            /** @description library name of the model */
+            model: string;
+        };
+        /** @description One tap on a seat; the key is made by the device. */
+        MarkData: {
+            /** Format: uuid */
+            key: string;
+            learner: number;
+            step: number;
+            /** @enum {string} */
+            kind: "done" | "help";
         };
     };
     responses: never;
@@ -1312,7 +1309,36 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
-    cutPlan: {
+    me: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description who is signed in */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountData"];
+                };
+            };
+            /** @description nobody */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changeMe: {
         parameters: {
             query?: never;
             header?: never;
@@ -1322,89 +1348,65 @@ export interface operations {
         requestBody?: {
             content: {
                 "application/json": {
-                    stock: {
-                        id: number;
-                        /** @description null: plenty */
-                        count: number | null;
-                    }[];
-                    need: {
-                        /** @description null, for a single size: the largest for so many */
-                        side_mm: number | null;
-                        count: number;
-                    }[];
                     /** @enum {string} */
-                    method: "scissors" | "trimmer" | "tear";
-                    /** @enum {string} */
-                    prefer: "least" | "fewest" | "scrap";
+                    unit: "mm" | "cm" | "in";
                 };
             };
         };
         responses: {
-            /** @description lines; the last holds the plan */
+            /** @description changed */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/x-ndjson": components["schemas"]["BenchPlanData"];
+                    "application/json": components["schemas"]["AccountData"];
                 };
             };
         };
     };
-    kits: {
+    signIn: {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                lesson: number;
-            };
+            path?: never;
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody?: {
+            content: {
+                "application/json": {
+                    email: string;
+                    password: string;
+                };
+            };
+        };
         responses: {
-            /** @description what goes to each table and to each learner */
+            /** @description signed in */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": {
-                        tables: {
-                            table: number;
-                            learners: {
-                                name: string;
-                                seat: number | null;
-                            }[];
-                            items: string[];
-                        }[];
-                        /** @description of one learner */
-                        kit: string[];
-                        cautions: string[];
-                    };
+                    "application/json": components["schemas"]["AccountData"];
                 };
             };
         };
     };
-    paperAhead: {
+    signOut: {
         parameters: {
-            query?: {
-                /** @description last day counted; left out: a quarter of a year */
-                until?: string;
-            };
+            query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
         requestBody?: never;
         responses: {
-            /** @description what the lessons ahead take together */
-            200: {
+            /** @description signed out */
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content: {
-                    "application/json": components["schemas"]["PaperAheadData"];
-                };
+                content?: never;
             };
         };
     };
@@ -1854,6 +1856,102 @@ export interface operations {
             };
         };
     };
+    cutPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    stock: {
+                        id: number;
+                        /** @description null: plenty */
+                        count: number | null;
+                    }[];
+                    need: {
+                        /** @description null, for a single size: the largest for so many */
+                        side_mm: number | null;
+                        count: number;
+                    }[];
+                    /** @enum {string} */
+                    method: "scissors" | "trimmer" | "tear";
+                    /** @enum {string} */
+                    prefer: "least" | "fewest" | "scrap";
+                };
+            };
+        };
+        responses: {
+            /** @description lines; the last holds the plan */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/x-ndjson": components["schemas"]["BenchPlanData"];
+                };
+            };
+        };
+    };
+    kits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what goes to each table and to each learner */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        tables: {
+                            table: number;
+                            learners: {
+                                name: string;
+                                seat: number | null;
+                            }[];
+                            items: string[];
+                        }[];
+                        /** @description of one learner */
+                        kit: string[];
+                        cautions: string[];
+                    };
+                };
+            };
+        };
+    };
+    paperAhead: {
+        parameters: {
+            query?: {
+                /** @description last day counted; left out: a quarter of a year */
+                until?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what the lessons ahead take together */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperAheadData"];
+                };
+            };
+        };
+    };
     measures: {
         parameters: {
             query?: never;
@@ -1966,179 +2064,6 @@ export interface operations {
                         lessons: number | null;
                     };
                 };
-            };
-        };
-    };
-    models: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description easiest first */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ModelSummary"][];
-                };
-            };
-        };
-    };
-    model: {
-        parameters: {
-            query?: {
-                /** @description the way taken, by route */
-                ways?: components["parameters"]["Ways"];
-            };
-            header?: never;
-            path: {
-                model: components["parameters"]["ModelName"];
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description with all steps */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ModelData"];
-                };
-            };
-        };
-    };
-    foldPattern: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: {
-            content: {
-                "application/json": {
-                    /** @description the text of a FOLD file with a crease pattern */
-                    document: string;
-                };
-            };
-        };
-        responses: {
-            /** @description folded and checked; nothing is kept */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PatternData"];
-                };
-            };
-        };
-    };
-    me: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description who is signed in */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["AccountData"];
-                };
-            };
-            /** @description nobody */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    changeMe: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: {
-            content: {
-                "application/json": {
-                    /** @enum {string} */
-                    unit: "mm" | "cm" | "in";
-                };
-            };
-        };
-        responses: {
-            /** @description changed */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["AccountData"];
-                };
-            };
-        };
-    };
-    signIn: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: {
-            content: {
-                "application/json": {
-                    email: string;
-                    password: string;
-                };
-            };
-        };
-        responses: {
-            /** @description signed in */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["AccountData"];
-                };
-            };
-        };
-    };
-    signOut: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description signed out */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
             };
         };
     };
@@ -2330,6 +2255,78 @@ export interface operations {
                         have: number | null;
                         short: number;
                     }[];
+                };
+            };
+        };
+    };
+    models: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description easiest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ModelSummary"][];
+                };
+            };
+        };
+    };
+    model: {
+        parameters: {
+            query?: {
+                /** @description the way taken, by route */
+                ways?: components["parameters"]["Ways"];
+            };
+            header?: never;
+            path: {
+                model: components["parameters"]["ModelName"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description with all steps */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ModelData"];
+                };
+            };
+        };
+    };
+    foldPattern: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** @description the text of a FOLD file with a crease pattern */
+                    document: string;
+                };
+            };
+        };
+        responses: {
+            /** @description folded and checked; nothing is kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PatternData"];
                 };
             };
         };

@@ -9,7 +9,10 @@ const { t } = useI18n()
 
 <template>
   <div class="page" role="status">
-    <template v-if="error"><p class="warn">{{ error.message }}</p><v-btn class="mt-4" color="primary" @click="$emit('again')">{{ t('app.again') }}</v-btn></template>
+    <template v-if="error"
+      ><p class="warn">{{ error.message }}</p>
+      <v-btn class="mt-4" color="primary" @click="$emit('again')">{{ t('app.again') }}</v-btn></template
+    >
     <p v-else class="quiet">{{ t('app.loading') }}</p>
   </div>
 </template>

@@ -1,15 +1,23 @@
 <script setup lang="ts">
 /**
- * The product's one sign: a sheet with two sides. A turned corner is done; half turned along the diagonal, done with help;
- * a dashed outline with its number, stopped at that step; a dash, away. The words are always there for who cannot see it.
+ * The product's one sign: a sheet with two sides. A turned corner is done; half turned along the diagonal, done with
+ * help;
+ * a dashed outline with its number, stopped at that step; a dash, away. The words are always there for who cannot see
+ * it.
  */
 defineProps<{ outcome: string; step?: number | null; label: string }>()
 </script>
 
 <template>
   <svg class="finish" viewBox="0 0 32 32" role="img" :aria-label="label">
-    <template v-if="outcome === 'alone'"><path d="M3 3h14v12h12v14H3z" fill="#0E6E7C" /><path d="M17 3l12 12H17z" fill="#8CC4C8" stroke="#0A545F" stroke-width="1" /></template>
-    <template v-else-if="outcome === 'help'"><path d="M4 4h24v24H4z" fill="#FDFCF8" stroke="#0E6E7C" stroke-width="2" /><path d="M28 4v24H4z" fill="#0E6E7C" /></template>
+    <template v-if="outcome === 'alone'">
+      <path d="M3 3h14v12h12v14H3z" fill="#0E6E7C" />
+      <path d="M17 3l12 12H17z" fill="#8CC4C8" stroke="#0A545F" stroke-width="1" />
+    </template>
+    <template v-else-if="outcome === 'help'">
+      <path d="M4 4h24v24H4z" fill="#FDFCF8" stroke="#0E6E7C" stroke-width="2" />
+      <path d="M28 4v24H4z" fill="#0E6E7C" />
+    </template>
     <template v-else-if="outcome === 'stopped'">
       <rect x="4" y="4" width="24" height="24" fill="none" stroke="#17252D" stroke-width="2" stroke-dasharray="4 3" />
       <text x="16" y="21.5" text-anchor="middle" font-size="14" font-weight="700" fill="#17252D">{{ step }}</text>

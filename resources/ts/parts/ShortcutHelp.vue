@@ -11,7 +11,12 @@ const keys = ['L', 'S', 'C', 'G', 'right', 'left', 'R', 'B', 'U', 'D', 'H', 'que
     <div class="sheet">
       <h2>{{ t('keys.title') }}</h2>
       <dl>
-        <template v-for="key in keys" :key="key"><dt><kbd class="key">{{ t(`keys.name.${key}`) }}</kbd></dt><dd>{{ t(`keys.does.${key}`) }}</dd></template>
+        <template v-for="key in keys" :key="key"
+          ><dt>
+            <kbd class="key">{{ t(`keys.name.${key}`) }}</kbd>
+          </dt>
+          <dd>{{ t(`keys.does.${key}`) }}</dd></template
+        >
       </dl>
       <v-btn color="primary" @click="open = false">{{ t('app.close') }}</v-btn>
     </div>

@@ -20,5 +20,6 @@ export function later(start: string, minutes: number): string {
   const at = new Date(start)
   at.setMinutes(at.getMinutes() + minutes)
   const two = (n: number) => String(n).padStart(2, '0')
-  return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}T${two(at.getHours())}:${two(at.getMinutes())}`
+  const date = [at.getFullYear(), two(at.getMonth() + 1), two(at.getDate())].join('-')
+  return `${date}T${two(at.getHours())}:${two(at.getMinutes())}`
 }

@@ -8,7 +8,13 @@ describe('measure', () => {
     expect(figure(22.3, 'in')).toBe('7/8')
     expect(figure(1, 'in')).toBe('0')
     for (let mm = 1; mm < 400; mm += 0.7) {
-      const read = figure(mm, 'in').split(' ').reduce((sum, part) => sum + (part.includes('/') ? Number(part.split('/')[0]) / Number(part.split('/')[1]) : Number(part)), 0)
+      const read = figure(mm, 'in')
+        .split(' ')
+        .reduce(
+          (sum, part) =>
+            sum + (part.includes('/') ? Number(part.split('/')[0]) / Number(part.split('/')[1]) : Number(part)),
+          0,
+        )
       expect(read * 25.4).toBeLessThanOrEqual(mm + 1e-6)
       expect(read * 25.4).toBeGreaterThan(mm - 25.4 / 16 - 1e-6)
     }
@@ -23,7 +29,9 @@ describe('measure', () => {
     expect(decimal(215.9, 'in')).toBe(8.5)
     expect(decimal(148.2, 'cm')).toBe(14.8)
     expect(fromDecimal('8.5', 'in')).toBeCloseTo(215.9)
-    for (const unit of ['mm', 'cm', 'in'] as const) for (let mm = 10; mm < 300; mm += 3.3) expect(Math.abs(fromDecimal(decimal(mm, unit), unit) - mm)).toBeLessThan(0.51)
+    for (const unit of ['mm', 'cm', 'in'] as const)
+      for (let mm = 10; mm < 300; mm += 3.3)
+        expect(Math.abs(fromDecimal(decimal(mm, unit), unit) - mm)).toBeLessThan(0.51)
   })
 
   it('sends plain mm as numbers and everything else with its unit', () => {

@@ -7,7 +7,10 @@ export type Unit = 'mm' | 'cm' | 'in'
 function underRuler(mm: number): string {
   const ticks = Math.floor((mm / 25.4) * 16 + 1e-9)
   let [top, bottom] = [ticks % 16, 16]
-  while (top > 0 && top % 2 === 0) { top /= 2; bottom /= 2 }
+  while (top > 0 && top % 2 === 0) {
+    top /= 2
+    bottom /= 2
+  }
   const whole = Math.floor(ticks / 16)
   return `${whole > 0 || top === 0 ? whole : ''}${top > 0 ? ` ${top}/${bottom}` : ''}`.trim()
 }
@@ -27,10 +30,17 @@ export const fromDecimal = (value: number | string, unit: Unit) => Number(value)
 export function useMeasure() {
   const me = useMe()
   const unit = computed<Unit>(() => me.data.value?.unit ?? 'mm')
-  return { unit, plain: (mm: number) => figure(mm, unit.value), say: (...mm: number[]) => `${mm.map((one) => figure(one, unit.value)).join(' × ')} ${unit.value}` }
+  return {
+    unit,
+    plain: (mm: number) => figure(mm, unit.value),
+    say: (...mm: number[]) => `${mm.map((one) => figure(one, unit.value)).join(' × ')} ${unit.value}`,
+  }
 }
 
-/** What was typed for a length: a number of mm, or text with its unit ("8 1/2 in"), which the server reads. Nothing: null. */
+/**
+ * What was typed for a length: a number of mm, or text with its unit ("8 1/2 in"), which the server reads. Nothing:
+ * null.
+ */
 export function length(text: string | number, unit: Unit): number | null {
   const plain = String(text).trim()
   if (plain === '') return null

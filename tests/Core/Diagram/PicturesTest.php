@@ -26,8 +26,15 @@ final class PicturesTest extends TestCase
                 [$left, $bottom, $width, $height] = $scene->frame;
                 self::assertGreaterThan(0, min($width, $height));
                 foreach ($scene->items as $item) {
-                    foreach ($item['type'] === 'face' ? $item['face']['points'] : [$item['line']['from'], $item['line']['to']] as [$x, $y]) {
-                        self::assertTrue($x > $left && $x < $left + $width && $y > $bottom && $y < $bottom + $height, 'inside its frame');
+                    foreach (
+                        $item['type'] === 'face'
+                            ? $item['face']['points']
+                            : [$item['line']['from'], $item['line']['to']] as [$x, $y]
+                    ) {
+                        self::assertTrue(
+                            $x > $left && $x < $left + $width && $y > $bottom && $y < $bottom + $height,
+                            'inside its frame',
+                        );
                     }
                 }
                 self::assertNotFalse(simplexml_load_string(SvgRenderer::draw($scene, 'x')));
@@ -38,14 +45,30 @@ final class PicturesTest extends TestCase
     public function testWhatStaysIsWhereItWasAndWhatMovesIsRaised(): void
     {
         // Squash of a flap: the paper below does not move, so its corner at the lower left is drawn where it lies.
-        $model = Folds::steps("  - {fold: valley, bring: edge top, to: edge bottom}\n  - {fold: valley, bring: edge right, to: edge left, layers: all}\n  - {fold: squash, bring: edge top, to: edge right}\n");
+        $model = Folds::steps(
+            "  - {fold: valley, bring: edge top, to: edge bottom}\n"
+                ."  - {fold: valley, bring: edge right, to: edge left, layers: all}\n"
+                ."  - {fold: squash, bring: edge top, to: edge right}\n",
+        );
         $scene = Halfway::of($model->steps[2]);
         self::assertNotNull($scene);
-        $points = array_merge(...array_map(static fn (array $i): array => $i['type'] === 'face' ? $i['face']['points'] : [], $scene->items));
-        self::assertContains([0.0, 0.0], array_map(static fn (array $p): array => [round($p[0], 6) + 0.0, round($p[1], 6) + 0.0], $points));
-        // The folded corner of the flap goes from (0, 50) to (50, 0): half-way over (25, 25), raised by half of its way.
+        $points = array_merge(
+            ...array_map(
+                static fn (array $i): array => $i['type'] === 'face' ? $i['face']['points'] : [],
+                $scene->items,
+            ),
+        );
+        self::assertContains(
+            [0.0, 0.0],
+            array_map(static fn (array $p): array => [round($p[0], 6) + 0.0, round($p[1], 6) + 0.0], $points),
+        );
+        // The folded corner of the flap goes from (0, 50) to (50, 0): half-way over (25, 25), raised by half of its
+        // way.
         $way = hypot(50, 50) / 2;
-        $raised = array_filter($points, static fn (array $p): bool => hypot($p[0] - 25 - 0.25 * $way, $p[1] - 25 - 0.55 * $way) < 1e-6);
+        $raised = array_filter(
+            $points,
+            static fn (array $p): bool => hypot($p[0] - 25 - 0.25 * $way, $p[1] - 25 - 0.55 * $way) < 1e-6,
+        );
         self::assertNotSame([], $raised);
     }
 
@@ -79,7 +102,11 @@ final class PicturesTest extends TestCase
         $middle = $scene->frame[0] + $scene->frame[2] / 2;
         self::assertLessThan($middle, $scene->arrows[0]['to'][0]);
         self::assertGreaterThan($middle, $scene->arrows[1]['to'][0]);
-        self::assertSame(2, substr_count(SvgRenderer::draw($scene, 'x'), 'r="') - count($scene->dots), 'a ring where each hand takes hold');
+        self::assertSame(
+            2,
+            substr_count(SvgRenderer::draw($scene, 'x'), 'r="') - count($scene->dots),
+            'a ring where each hand takes hold',
+        );
     }
 
     public function testEverySignCanBeDrawnAndCutsAreWhole(): void
@@ -88,10 +115,19 @@ final class PicturesTest extends TestCase
             foreach (Folds::library($slug)->steps as $step) {
                 $scene = SceneBuilder::before($step);
                 $svg = SvgRenderer::draw($scene, 'x');
-                self::assertSame(count($scene->signs), substr_count($svg, '<g transform'), "$slug step {$step->step->number}");
+                self::assertSame(
+                    count($scene->signs),
+                    substr_count($svg, '<g transform'),
+                    "$slug step {$step->step->number}",
+                );
             }
         }
-        $cut = array_values(array_filter(SceneBuilder::before(Folds::library('dragonfly')->steps[13])->folds, static fn (array $f): bool => $f['kind'] === 'cut'));
+        $cut = array_values(
+            array_filter(
+                SceneBuilder::before(Folds::library('dragonfly')->steps[13])->folds,
+                static fn (array $f): bool => $f['kind'] === 'cut',
+            ),
+        );
         self::assertNotSame([], $cut, 'the cut is drawn');
     }
 }

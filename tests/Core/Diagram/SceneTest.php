@@ -12,7 +12,8 @@ use Tests\Support\Folds;
 
 final class SceneTest extends TestCase
 {
-    private const TWO = "  - {fold: valley, bring: edge right, to: edge left}\n  - {fold: mountain, bring: edge top, to: edge bottom, layers: all}\n";
+    private const TWO = "  - {fold: valley, bring: edge right, to: edge left}\n"
+        ."  - {fold: mountain, bring: edge top, to: edge bottom, layers: all}\n";
 
     public function testTheFoldLineIsDrawnWhereTheCreaseWillBe(): void
     {
@@ -31,8 +32,13 @@ final class SceneTest extends TestCase
         $state = Folds::steps(self::TWO)->end();
         $depth = LayerDepth::of($state);
         self::assertEqualsCanonicalizing([0, 1, 2, 3], $depth);
-        $painted = array_values(array_filter(SceneBuilder::ofState($state)->items, static fn (array $i): bool => $i['type'] === 'face'));
-        self::assertSame([3, 2, 1, 0], array_map(static fn (array $i): int => $i['type'] === 'face' ? $i['face']['depth'] : -1, $painted));
+        $painted = array_values(
+            array_filter(SceneBuilder::ofState($state)->items, static fn (array $i): bool => $i['type'] === 'face'),
+        );
+        self::assertSame(
+            [3, 2, 1, 0],
+            array_map(static fn (array $i): int => $i['type'] === 'face' ? $i['face']['depth'] : -1, $painted),
+        );
         foreach ($state->order->pairs() as [$i, $j, $iAbove]) {
             self::assertSame($iAbove, $depth[$i] < $depth[$j]);
         }
@@ -44,12 +50,25 @@ final class SceneTest extends TestCase
             foreach (Folds::library($slug)->steps as $step) {
                 $scene = SceneBuilder::before($step);
                 [$l, $b, $w, $h] = $scene->frame;
-                $points = [...$scene->dots, ...array_column($scene->folds, 'from'), ...array_column($scene->folds, 'to'), ...array_column($scene->arrows, 'to')];
+                $points = [
+                    ...$scene->dots,
+                    ...array_column($scene->folds, 'from'),
+                    ...array_column($scene->folds, 'to'),
+                    ...array_column($scene->arrows, 'to'),
+                ];
                 foreach ($scene->items as $item) {
-                    $points = [...$points, ...($item['type'] === 'face' ? $item['face']['points'] : [$item['line']['from'], $item['line']['to']])];
+                    $points = [
+                        ...$points,
+                        ...$item['type'] === 'face'
+                            ? $item['face']['points']
+                            : [$item['line']['from'], $item['line']['to']],
+                    ];
                 }
                 foreach ($points as [$x, $y]) {
-                    self::assertTrue($x >= $l && $x <= $l + $w && $y >= $b && $y <= $b + $h, "$slug step {$step->step->number}");
+                    self::assertTrue(
+                        $x >= $l && $x <= $l + $w && $y >= $b && $y <= $b + $h,
+                        "$slug step {$step->step->number}",
+                    );
                 }
             }
         }
@@ -57,25 +76,42 @@ final class SceneTest extends TestCase
 
     public function testSignsForHandling(): void
     {
-        $model = Folds::steps("  - {fold: turn-over}\n  - {fold: rotate, by: 90, way: counterclockwise}\n  - {fold: valley, bring: edge right, to: edge left}\n  - {fold: unfold}\n");
-        self::assertSame([['turn-over'], ['rotate-counterclockwise'], [], ['unfold']], array_map(static fn ($s): array => SceneBuilder::before($s)->signs, $model->steps));
+        $model = Folds::steps(
+            "  - {fold: turn-over}\n  - {fold: rotate, by: 90, way: counterclockwise}\n"
+                ."  - {fold: valley, bring: edge right, to: edge left}\n  - {fold: unfold}\n",
+        );
+        self::assertSame(
+            [['turn-over'], ['rotate-counterclockwise'], [], ['unfold']],
+            array_map(static fn ($s): array => SceneBuilder::before($s)->signs, $model->steps),
+        );
     }
 
     public function testSvgTellsMountainFromValleyByLineStyle(): void
     {
         $model = Folds::steps(self::TWO);
         $dashes = static function (int $step) use ($model): int {
-            preg_match('/stroke-dasharray="([^"]+)"/', SvgRenderer::draw(SceneBuilder::before($model->steps[$step]), 'x'), $m);
+            preg_match(
+                '/stroke-dasharray="([^"]+)"/',
+                SvgRenderer::draw(SceneBuilder::before($model->steps[$step]), 'x'),
+                $m,
+            );
 
             return count(explode(' ', $m[1] ?? ''));
         };
         self::assertSame([2, 6], [$dashes(0), $dashes(1)], 'dashed, and dash-dot-dot');
-        self::assertStringContainsString('<title>A &lt;b&gt; &amp; C</title>', SvgRenderer::draw(SceneBuilder::ofState($model->end()), 'A <b> & C'));
+        self::assertStringContainsString(
+            '<title>A &lt;b&gt; &amp; C</title>',
+            SvgRenderer::draw(SceneBuilder::ofState($model->end()), 'A <b> & C'),
+        );
     }
 
     public function testRepeatBehindIsASignNotALine(): void
     {
-        $model = Folds::steps("  - {fold: valley, bring: edge right, to: edge left}\n  - {fold: valley, bring: corner top-left, to: 1/4 from corner top-left to corner bottom-right, layers: top, also: behind}\n");
+        $model = Folds::steps(
+            "  - {fold: valley, bring: edge right, to: edge left}\n"
+                .'  - {fold: valley, bring: corner top-left, to: 1/4 from corner top-left to corner bottom-right, '
+                ."layers: top, also: behind}\n",
+        );
         $scene = SceneBuilder::before($model->steps[1]);
         self::assertCount(1, $scene->folds);
         self::assertSame(['repeat-behind'], $scene->signs);

@@ -17,7 +17,20 @@ final class FoldImportTest extends TestCase
     /** A square folded along both middles: corners 0 to 3, middles of the sides 4 to 7, centre 8. */
     private const BOOK = [
         'vertices_coords' => [[0, 0], [1, 0], [1, 1], [0, 1], [0.5, 0], [1, 0.5], [0.5, 1], [0, 0.5], [0.5, 0.5]],
-        'edges_vertices' => [[0, 4], [4, 1], [1, 5], [5, 2], [2, 6], [6, 3], [3, 7], [7, 0], [4, 8], [8, 6], [5, 8], [8, 7]],
+        'edges_vertices' => [
+            [0, 4],
+            [4, 1],
+            [1, 5],
+            [5, 2],
+            [2, 6],
+            [6, 3],
+            [3, 7],
+            [7, 0],
+            [4, 8],
+            [8, 6],
+            [5, 8],
+            [8, 7],
+        ],
         'edges_assignment' => ['B', 'B', 'B', 'B', 'B', 'B', 'B', 'B', 'V', 'V', 'V', 'M'],
     ];
 
@@ -34,8 +47,17 @@ final class FoldImportTest extends TestCase
     public function testTheSheetMayLieAnyhow(): void
     {
         // The same pattern in inches, turned by 30 degrees, shifted and numbered clockwise along the rim.
-        $turned = array_map(static fn (array $p): array => [5 + 6 * ($p[0] * cos(M_PI / 6) - $p[1] * sin(M_PI / 6)), -3 + 6 * ($p[0] * sin(M_PI / 6) + $p[1] * cos(M_PI / 6)), 0], self::BOOK['vertices_coords']);
-        $import = FoldImport::fold((string) json_encode(['frame_unit' => 'in', 'vertices_coords' => $turned] + self::BOOK));
+        $turned = array_map(
+            static fn (array $p): array => [
+                5 + 6 * ($p[0] * cos(M_PI / 6) - $p[1] * sin(M_PI / 6)),
+                -3 + 6 * ($p[0] * sin(M_PI / 6) + $p[1] * cos(M_PI / 6)),
+                0,
+            ],
+            self::BOOK['vertices_coords'],
+        );
+        $import = FoldImport::fold(
+            (string) json_encode(['frame_unit' => 'in', 'vertices_coords' => $turned] + self::BOOK),
+        );
         Folds::assertPaper($import->folded);
         self::assertEqualsWithDelta(6 * 25.4, $import->flat->sheet->width, 1e-9);
         self::assertEqualsWithDelta(3 * 25.4, $import->folded->box()->width(), 1e-9);
@@ -52,7 +74,10 @@ final class FoldImportTest extends TestCase
     {
         foreach (['drinking-cup', 'helmet', 'swan', 'waterbomb', 'fortune-teller', 'lily'] as $slug) {
             $model = Folds::library($slug);
-            $steps = array_map(static fn ($s): array => ['state' => $s->after, 'fold' => 'x', 'text' => 'x'], $model->steps);
+            $steps = array_map(
+                static fn ($s): array => ['state' => $s->after, 'fold' => 'x', 'text' => 'x'],
+                $model->steps,
+            );
             $import = FoldImport::fold((string) json_encode(FoldDocument::of('x', $model->start, $steps)));
             self::assertNull(Sameness::difference($model->end(), $import->folded), $slug);
         }
@@ -65,34 +90,91 @@ final class FoldImportTest extends TestCase
         $assign = static function (array $letters) use ($with): string {
             return $with(['edges_assignment' => array_replace(self::BOOK['edges_assignment'], $letters)]);
         };
-        $vertex = static fn (int $i, mixed $at): string => $with(['vertices_coords' => array_replace(self::BOOK['vertices_coords'], [$i => $at])]);
+        $vertex = static fn (int $i, mixed $at): string => $with([
+            'vertices_coords' => array_replace(self::BOOK['vertices_coords'], [$i => $at]),
+        ]);
         yield 'no JSON' => ['{"vertices_coords": [', 'not a FOLD document'];
         yield 'a list' => ['[1]', 'must be a JSON object'];
         yield 'NaN' => ['{"vertices_coords": [[NaN, 0]]}', 'not a FOLD document'];
-        yield 'infinite' => ['{"edges_vertices": [], "vertices_coords": [[1e999, 0]]}', 'Vertex 0: a coordinate is not a number'];
+        yield 'infinite' => [
+            '{"edges_vertices": [], "vertices_coords": [[1e999, 0]]}',
+            'Vertex 0: a coordinate is not a number',
+        ];
         yield 'empty' => ['{"file_spec": 1.2}', 'no frame has "edges_vertices"'];
         yield 'text for a number' => [$vertex(3, ['0', 1]), 'Vertex 3: a coordinate'];
         yield 'one coordinate' => [$vertex(2, [1]), 'Vertex 2: coordinates must be two numbers'];
         yield 'not flat' => [$vertex(2, [1, 1, 0.2]), 'Vertex 2 lies above the plane'];
-        yield 'no such vertex' => [$with(['edges_vertices' => array_replace(self::BOOK['edges_vertices'], [8 => [4, 99]])]), 'Edge 8 names the vertex 99'];
-        yield 'edge to itself' => [$with(['edges_vertices' => array_replace(self::BOOK['edges_vertices'], [8 => [4, 4]])]), 'Edge 8 names a vertex twice'];
+        yield 'no such vertex' => [
+            $with(['edges_vertices' => array_replace(self::BOOK['edges_vertices'], [8 => [4, 99]])]),
+            'Edge 8 names the vertex 99',
+        ];
+        yield 'edge to itself' => [
+            $with(['edges_vertices' => array_replace(self::BOOK['edges_vertices'], [8 => [4, 4]])]),
+            'Edge 8 names a vertex twice',
+        ];
         yield 'too few letters' => [$with(['edges_assignment' => ['B']]), '1 entries for 12 edges'];
         yield 'unassigned' => [$assign([9 => 'U']), 'Edge 9 is unassigned'];
         yield 'unknown letter' => [$assign([9 => 'X']), 'Edge 9: the assignment'];
         yield 'a cut' => [$assign([9 => 'C']), 'Edge 9 is a cut'];
         yield 'rim open' => [$assign([0 => 'V']), 'the rim of the sheet (edges B) does not close'];
-        yield 'no rectangle' => [$with(['edges_vertices' => [[0, 1], [1, 2], [2, 3], [3, 0], [0, 2]], 'edges_assignment' => ['B', 'B', 'B', 'B', 'V'], 'vertices_coords' => [[0, 0], [1, 0], [1.3, 1], [0.3, 1]]]), 'not a rectangle'];
+        yield 'no rectangle' => [
+            $with([
+                'edges_vertices' => [[0, 1], [1, 2], [2, 3], [3, 0], [0, 2]],
+                'edges_assignment' => ['B', 'B', 'B', 'B', 'V'],
+                'vertices_coords' => [[0, 0], [1, 0], [1.3, 1], [0.3, 1]],
+            ]),
+            'not a rectangle',
+        ];
         yield 'a rim with a corner too many' => [$vertex(5, [1.1, 0.5]), 'has 5 corners'];
-        yield 'crossing' => [$with(['edges_vertices' => [[0, 1], [1, 2], [2, 3], [3, 0], [0, 2], [1, 3]], 'edges_assignment' => ['B', 'B', 'B', 'B', 'V', 'V'], 'vertices_coords' => [[0, 0], [1, 0], [1, 1], [0, 1]]]), 'Edges 4 and 5 cross'];
-        yield 'vertex inside an edge' => [$with(['edges_vertices' => [[0, 1], [1, 2], [2, 3], [3, 0], [0, 2], [1, 4]], 'edges_assignment' => ['B', 'B', 'B', 'B', 'V', 'V'], 'vertices_coords' => [[0, 0], [1, 0], [1, 1], [0, 1], [0.5, 0.5]]]), 'Vertex 4 lies inside edge 4'];
-        yield 'loose end' => [$with(['edges_vertices' => [[0, 1], [1, 2], [2, 3], [3, 0], [0, 4]], 'edges_assignment' => ['B', 'B', 'B', 'B', 'V'], 'vertices_coords' => [[0, 0], [1, 0], [1, 1], [0, 1], [0.5, 0.4]]]), 'Vertex 4 is a loose end'];
+        yield 'crossing' => [
+            $with([
+                'edges_vertices' => [[0, 1], [1, 2], [2, 3], [3, 0], [0, 2], [1, 3]],
+                'edges_assignment' => ['B', 'B', 'B', 'B', 'V', 'V'],
+                'vertices_coords' => [[0, 0], [1, 0], [1, 1], [0, 1]],
+            ]),
+            'Edges 4 and 5 cross',
+        ];
+        yield 'vertex inside an edge' => [
+            $with([
+                'edges_vertices' => [[0, 1], [1, 2], [2, 3], [3, 0], [0, 2], [1, 4]],
+                'edges_assignment' => ['B', 'B', 'B', 'B', 'V', 'V'],
+                'vertices_coords' => [[0, 0], [1, 0], [1, 1], [0, 1], [0.5, 0.5]],
+            ]),
+            'Vertex 4 lies inside edge 4',
+        ];
+        yield 'loose end' => [
+            $with([
+                'edges_vertices' => [[0, 1], [1, 2], [2, 3], [3, 0], [0, 4]],
+                'edges_assignment' => ['B', 'B', 'B', 'B', 'V'],
+                'vertices_coords' => [[0, 0], [1, 0], [1, 1], [0, 1], [0.5, 0.4]],
+            ]),
+            'Vertex 4 is a loose end',
+        ];
         yield 'four valleys' => [$assign([11 => 'V']), 'Vertex 8: 0 mountains and 4 valleys'];
         yield 'three creases' => [$assign([11 => 'F']), 'Vertex 8: 3 creases'];
         yield 'angles' => [$vertex(6, [0.6, 1]), 'Vertex 8: every other angle adds up to'];
-        yield 'two edges in one' => [$with(['edges_vertices' => [...self::BOOK['edges_vertices'], [4, 8]], 'edges_assignment' => [...self::BOOK['edges_assignment'], 'M']]), 'join the same two vertices'];
-        yield 'faces that are not there' => [$with(['faces_vertices' => [[0, 4, 5]]]), 'Face 0 is not bounded by edges'];
-        yield 'folded form only' => [(string) json_encode(['frame_classes' => ['foldedForm']] + self::BOOK), 'folded form without the flat sheet'];
-        yield 'far too large' => [$with(['edges_vertices' => array_fill(0, 50_000, [0, 1]), 'edges_assignment' => array_fill(0, 50_000, 'B')]), '50000 edges'];
+        yield 'two edges in one' => [
+            $with([
+                'edges_vertices' => [...self::BOOK['edges_vertices'], [4, 8]],
+                'edges_assignment' => [...self::BOOK['edges_assignment'], 'M'],
+            ]),
+            'join the same two vertices',
+        ];
+        yield 'faces that are not there' => [
+            $with(['faces_vertices' => [[0, 4, 5]]]),
+            'Face 0 is not bounded by edges',
+        ];
+        yield 'folded form only' => [
+            (string) json_encode(['frame_classes' => ['foldedForm']] + self::BOOK),
+            'folded form without the flat sheet',
+        ];
+        yield 'far too large' => [
+            $with([
+                'edges_vertices' => array_fill(0, 50_000, [0, 1]),
+                'edges_assignment' => array_fill(0, 50_000, 'B'),
+            ]),
+            '50000 edges',
+        ];
         yield 'too many faces' => [$with(['faces_vertices' => array_fill(0, 50_000, [0, 1, 2])]), '50000 faces'];
     }
 
@@ -113,7 +195,10 @@ final class FoldImportTest extends TestCase
                 }
             }
         }
-        $this->testFaultsNameTheirPlaceAtOnce((string) json_encode(['vertices_coords' => $v, 'edges_vertices' => $e, 'edges_assignment' => $a]), 'So many layers lie over one another');
+        $this->testFaultsNameTheirPlaceAtOnce(
+            (string) json_encode(['vertices_coords' => $v, 'edges_vertices' => $e, 'edges_assignment' => $a]),
+            'So many layers lie over one another',
+        );
     }
 
     #[DataProvider('faults')]
@@ -132,7 +217,8 @@ final class FoldImportTest extends TestCase
 
     public function testPaperThatWouldPassThroughItselfNamesTheFaces(): void
     {
-        // Strips of 2, 1 and 2 units, both creases valleys: the third strip must lie between the first and the second, but
+        // Strips of 2, 1 and 2 units, both creases valleys: the third strip must lie between the first and the second,
+        // but
         // it is longer than the second and would run through the crease between them.
         $json = (string) json_encode([
             'vertices_coords' => [[0, 0], [2, 0], [3, 0], [5, 0], [5, 5], [3, 5], [2, 5], [0, 5]],

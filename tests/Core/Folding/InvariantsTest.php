@@ -22,7 +22,8 @@ use Tests\Support\Folds;
 /** A state that breaks an invariant cannot be made. */
 final class InvariantsTest extends TestCase
 {
-    private const TWICE = "  - {fold: valley, bring: edge right, to: edge left}\n  - {fold: valley, bring: edge top, to: edge bottom, layers: all}\n";
+    private const TWICE = "  - {fold: valley, bring: edge right, to: edge left}\n"
+        ."  - {fold: valley, bring: edge top, to: edge bottom, layers: all}\n";
 
     public function testEveryTurnedOrderOfAFoldedSheetIsRefused(): void
     {
@@ -32,7 +33,12 @@ final class InvariantsTest extends TestCase
         foreach (array_keys($bits) as $key) {
             $this->assertRefused($state, $state->placements, LayerOrder::of(4, [$key => ! $bits[$key]] + $bits));
         }
-        $this->assertRefused($state, $state->placements, LayerOrder::of(4, array_slice($bits, 1, null, true)), 'not said which is above');
+        $this->assertRefused(
+            $state,
+            $state->placements,
+            LayerOrder::of(4, array_slice($bits, 1, null, true)),
+            'not said which is above',
+        );
         $this->assertRefused($state, $state->placements, LayerOrder::empty(4), 'not said which is above');
     }
 
@@ -43,7 +49,11 @@ final class InvariantsTest extends TestCase
         $placements[0] = $placements[0]->then(Isometry::shift(new Point(1, 0)));
         $this->assertRefused($state, $placements, $state->order, 'tear');
         $pattern = $state->pattern;
-        $smaller = new Pattern(array_map(static fn (Point $p): Point => $p->times(0.9), $pattern->vertices), $pattern->faces, $pattern->edges);
+        $smaller = new Pattern(
+            array_map(static fn (Point $p): Point => $p->times(0.9), $pattern->vertices),
+            $pattern->faces,
+            $pattern->edges,
+        );
         $this->expectExceptionMessage('paper was lost or doubled');
         FoldedState::assembled($state->sheet, $smaller, $state->placements, $state->order);
     }
@@ -51,9 +61,17 @@ final class InvariantsTest extends TestCase
     public function testACreaseMarkedFlatMustLieFlat(): void
     {
         $state = Folds::steps(self::TWICE)->end();
-        $edges = array_map(static fn (Edge $e): Edge => $e->isCrease() ? $e->assigned(Assignment::Flat) : $e, $state->pattern->edges);
+        $edges = array_map(
+            static fn (Edge $e): Edge => $e->isCrease() ? $e->assigned(Assignment::Flat) : $e,
+            $state->pattern->edges,
+        );
         $this->expectExceptionMessage('marked flat');
-        FoldedState::assembled($state->sheet, new Pattern($state->pattern->vertices, $state->pattern->faces, $edges), $state->placements, $state->order);
+        FoldedState::assembled(
+            $state->sheet,
+            new Pattern($state->pattern->vertices, $state->pattern->faces, $edges),
+            $state->placements,
+            $state->order,
+        );
     }
 
     public function testMountainsAndValleysAtAVertexDifferByTwo(): void
@@ -65,12 +83,26 @@ final class InvariantsTest extends TestCase
         $edges = [$key => $creases[$key]->assigned($creases[$key]->assignment->turned())] + $state->pattern->edges;
         $edges[array_key_last($creases)] = $creases[array_key_last($creases)];
         $this->expectExceptionMessage('they must differ by two');
-        Vertices::check(new Pattern($state->pattern->vertices, $state->pattern->faces, array_map(static fn (Edge $e): Edge => $e->isCrease() && $e->assignment === Assignment::Valley ? $e->assigned(Assignment::Mountain) : $e, $edges)));
+        Vertices::check(
+            new Pattern(
+                $state->pattern->vertices,
+                $state->pattern->faces,
+                array_map(
+                    static fn (Edge $e): Edge => $e->isCrease() && $e->assignment === Assignment::Valley
+                        ? $e->assigned(Assignment::Mountain)
+                        : $e,
+                    $edges,
+                ),
+            ),
+        );
     }
 
     public function testPlainShapeNames(): void
     {
-        $c = static fn (array ...$points): Shape => Shape::of(array_map(static fn (array $p): Point => new Point($p[0], $p[1]), array_values($points)), 100.0);
+        $c = static fn (array ...$points): Shape => Shape::of(
+            array_map(static fn (array $p): Point => new Point($p[0], $p[1]), array_values($points)),
+            100.0,
+        );
         self::assertSame(Shape::Square, $c([0, 0], [10, 0], [10, 10], [0, 10]));
         self::assertSame(Shape::SquareOnCorner, $c([0, -5], [5, 0], [0, 5], [-5, 0]));
         self::assertSame(Shape::Oblong, $c([0, 0], [10, 0], [10, 4], [0, 4]));
@@ -84,14 +116,24 @@ final class InvariantsTest extends TestCase
 
     public function testLoosePointsAndClosedEnds(): void
     {
-        // A triangle from the diagonal: two loose points where the corners meet, closed points at both ends of the fold.
-        $state = Folds::steps("  - {fold: rotate, by: 45}\n  - {fold: valley, bring: corner top, to: corner bottom}\n")->end();
+        // A triangle from the diagonal: two loose points where the corners meet, closed points at both ends of the
+        // fold.
+        $state = Folds::steps(
+            "  - {fold: rotate, by: 45}\n  - {fold: valley, bring: corner top, to: corner bottom}\n",
+        )->end();
         $anatomy = Anatomy::of($state);
         $found = [];
         foreach (array_keys($anatomy->outline->corners) as $i) {
             $found[$anatomy->compass->nameOfCorner($i)->value ?? '?'] = $anatomy->cornerAt($i);
         }
-        self::assertEquals(['left' => ['loose' => 1, 'layers' => 2], 'right' => ['loose' => 1, 'layers' => 2], 'bottom' => ['loose' => 2, 'layers' => 2]], $found);
+        self::assertEquals(
+            [
+                'left' => ['loose' => 1, 'layers' => 2],
+                'right' => ['loose' => 1, 'layers' => 2],
+                'bottom' => ['loose' => 2, 'layers' => 2],
+            ],
+            $found,
+        );
         $kinds = [];
         foreach (array_keys($anatomy->outline->sides()) as $i) {
             $kinds[] = $anatomy->sideKind($i);
@@ -114,6 +156,9 @@ final class InvariantsTest extends TestCase
     public function testTheSheetIsNamedFromItsLowerLeftCorner(): void
     {
         $sheet = Sheet::of(210, 297);
-        self::assertEquals([new Point(0, 0), new Point(210, 0), new Point(210, 297), new Point(0, 297)], [$sheet->at(0, 0), $sheet->at(1, 0), $sheet->at(1, 1), $sheet->at(0, 1)]);
+        self::assertEquals(
+            [new Point(0, 0), new Point(210, 0), new Point(210, 297), new Point(0, 297)],
+            [$sheet->at(0, 0), $sheet->at(1, 0), $sheet->at(1, 1), $sheet->at(0, 1)],
+        );
     }
 }

@@ -28,7 +28,8 @@ final class MapFoldsTest extends TestCase
     public static function grids(): iterable
     {
         // A strip folds whatever is chosen: two ways a crease. At the inner point of 2 x 2 three creases must agree and
-        // one differ: 4 places for the odd one, twice. 2 x 3 has two such points, which share one crease: 2 * 4 * 4 = 32
+        // one differ: 4 places for the odd one, twice. 2 x 3 has two such points, which share one crease: 2 * 4 * 4 =
+        // 32
         // keep both, and all of them can be folded, as trying every order shows.
         yield 'strip of 3' => [3, 1, 4];
         yield 'strip of 4' => [4, 1, 8];
@@ -47,11 +48,19 @@ final class MapFoldsTest extends TestCase
         for ($n = 0; $n < 1 << count($creases); $n++) {
             $assigned = $edges;
             foreach ($creases as $at => $key) {
-                $assigned[$key] = $edges[$key]->assigned(($n >> $at & 1) === 1 ? Assignment::Valley : Assignment::Mountain);
+                $assigned[$key] = $edges[$key]->assigned(
+                    (($n >> $at) & 1) === 1 ? Assignment::Valley : Assignment::Mountain,
+                );
             }
             $possible = self::anyOrder($columns, $assigned, count($faces));
             try {
-                $result = Refold::apply($state, new Pattern($vertices, $faces, $assigned), 0, Isometry::identity(), static fn (): ?bool => null);
+                $result = Refold::apply(
+                    $state,
+                    new Pattern($vertices, $faces, $assigned),
+                    0,
+                    Isometry::identity(),
+                    static fn (): ?bool => null,
+                );
                 self::assertTrue($possible, "assignment $n: folded, though no order of the cells works");
                 Folds::assertPaper($result, "assignment $n");
                 $folded++;
@@ -92,7 +101,8 @@ final class MapFoldsTest extends TestCase
     /** @param  array<string, Edge>  $edges */
     private static function anyOrder(int $columns, array $edges, int $count): bool
     {
-        // Cell f lies with its front up when column + row is even. A crease comes to lie on one of the four sides of the
+        // Cell f lies with its front up when column + row is even. A crease comes to lie on one of the four sides of
+        // the
         // one cell left, by the parity of its place; creases on one side must be nested or apart, never interleaved.
         $rules = $onSide = [];
         foreach ($edges as $edge) {
@@ -100,10 +110,14 @@ final class MapFoldsTest extends TestCase
                 continue;
             }
             [$f, $g] = $edge->faces;
-            $up = ($f % $columns + intdiv($f, $columns)) % 2 === 0 ? $f : $g;
+            $up = (($f % $columns) + intdiv($f, $columns)) % 2 === 0 ? $f : $g;
             $down = $up === $f ? $g : $f;
-            $rules[] = $edge->assignment === Assignment::Valley ? [$down, $up] : [$up, $down]; // valley: the cell that shows its back is above
-            $onSide[$g - $f === 1 ? 'c'.min($f, $g) % $columns % 2 : 'r'.intdiv(min($f, $g), $columns) % 2][] = [$f, $g];
+            // valley: the cell that shows its back is above
+            $rules[] = $edge->assignment === Assignment::Valley ? [$down, $up] : [$up, $down];
+            $onSide[$g - $f === 1 ? 'c'.(min($f, $g) % $columns) % 2 : 'r'.intdiv(min($f, $g), $columns) % 2][] = [
+                $f,
+                $g,
+            ];
         }
         foreach (self::orders(range(0, $count - 1)) as $order) {
             $at = array_flip($order);

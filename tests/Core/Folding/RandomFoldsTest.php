@@ -56,7 +56,11 @@ final class RandomFoldsTest extends TestCase
                 } catch (CannotFold) {
                     continue;
                 }
-                if (count($next->order->pairs()) === 0 || $next->overlaps->common === [] || $this->onlyCreased($state, $next)) {
+                if (
+                    count($next->order->pairs()) === 0 ||
+                    $next->overlaps->common === [] ||
+                    $this->onlyCreased($state, $next)
+                ) {
                     $state = $next;
 
                     continue;
@@ -73,7 +77,15 @@ final class RandomFoldsTest extends TestCase
     {
         $state = Folds::library('helmet')->steps[5]->after;
         $this->assertSameLying($state, $state->turnedOver()->turnedOver(), 'twice about the upright axis');
-        $this->assertSameLying($state, $state->rotated(0.3)->rotated(-0.3)->rotated(M_PI)->rotated(M_PI), 'round and back');
+        $this->assertSameLying(
+            $state,
+            $state
+                ->rotated(0.3)
+                ->rotated(-0.3)
+                ->rotated(M_PI)
+                ->rotated(M_PI),
+            'round and back',
+        );
         Folds::assertPaper($state->turnedOver(false)->rotated(1.0));
     }
 
@@ -83,9 +95,18 @@ final class RandomFoldsTest extends TestCase
             $chance = new Randomizer(new Mt19937($seed));
             $state = FoldedState::flat(Sheet::square(100), Side::Front);
             $line = $this->line($state, $chance);
-            $mirrored = Line::along(new Point(100 - $line->foot()->x, $line->foot()->y), new Point(-$line->direction()->x, $line->direction()->y));
-            $mirrored = $mirrored->distanceTo(new Point(100 - $line->normal->x * 1000, $line->normal->y * 1000)) > 0 ? $mirrored : $mirrored->reversed();
-            $mirrored = ($line->distanceTo(new Point(30, 60)) > 0) === ($mirrored->distanceTo(new Point(70, 60)) > 0) ? $mirrored : $mirrored->reversed();
+            $mirrored = Line::along(
+                new Point(100 - $line->foot()->x, $line->foot()->y),
+                new Point(-$line->direction()->x, $line->direction()->y),
+            );
+            $mirrored =
+                $mirrored->distanceTo(new Point(100 - $line->normal->x * 1000, $line->normal->y * 1000)) > 0
+                    ? $mirrored
+                    : $mirrored->reversed();
+            $mirrored =
+                $line->distanceTo(new Point(30, 60)) > 0 === $mirrored->distanceTo(new Point(70, 60)) > 0
+                    ? $mirrored
+                    : $mirrored->reversed();
             $a = $this->foldAll($state, $line);
             $b = $this->foldAll($state, $mirrored);
             if ($a === null || $b === null) {
@@ -116,8 +137,11 @@ final class RandomFoldsTest extends TestCase
     private function line(FoldedState $state, Randomizer $chance): Line
     {
         $box = $state->box();
-        $at = new Point($box->left + $box->width() * $chance->getInt(15, 85) / 100, $box->bottom + $box->height() * $chance->getInt(15, 85) / 100);
-        $angle = $chance->getInt(0, 3) === 0 ? M_PI / 4 * $chance->getInt(0, 7) : $chance->getInt(0, 628) / 100;
+        $at = new Point(
+            $box->left + ($box->width() * $chance->getInt(15, 85)) / 100,
+            $box->bottom + ($box->height() * $chance->getInt(15, 85)) / 100,
+        );
+        $angle = $chance->getInt(0, 3) === 0 ? (M_PI / 4) * $chance->getInt(0, 7) : $chance->getInt(0, 628) / 100;
 
         return Line::along($at, new Point(cos($angle), sin($angle)));
     }
@@ -127,19 +151,25 @@ final class RandomFoldsTest extends TestCase
         $line = $this->line($state, $chance);
         $flaps = Flaps::beyond($state, $line);
         $valley = $chance->getInt(0, 1) === 1;
-        $faces = $flaps->count() > 1 && $chance->getInt(0, 1) === 1 ? $flaps->outermost(1, $valley, null) : $flaps->all();
+        $faces =
+            $flaps->count() > 1 && $chance->getInt(0, 1) === 1 ? $flaps->outermost(1, $valley, null) : $flaps->all();
 
-        return $chance->getInt(0, 5) === 0 ? SimpleFold::crease($state, $line, $valley, $faces, $origin) : SimpleFold::apply($state, $line, $valley, $faces, $origin);
+        return $chance->getInt(0, 5) === 0
+            ? SimpleFold::crease($state, $line, $valley, $faces, $origin)
+            : SimpleFold::apply($state, $line, $valley, $faces, $origin);
     }
 
-    /** The folded points have the same distances from one another: the same shape, wherever the whole lies on the table. */
+    /**
+     * The folded points have the same distances from one another: the same shape, wherever the whole lies on the table.
+     */
     private function assertSameLying(FoldedState $a, FoldedState $b, string $what): void
     {
         $folded = static function (FoldedState $s): array {
             $points = [];
             foreach ([0.03, 0.29, 0.52, 0.77, 0.96] as $u) {
                 foreach ([0.05, 0.34, 0.61, 0.93] as $v) {
-                    $points[] = $s->positionOf($s->sheet->at($u, $v)) ?? throw new \LogicException('Nothing was cut away.');
+                    $points[] =
+                        $s->positionOf($s->sheet->at($u, $v)) ?? throw new \LogicException('Nothing was cut away.');
                 }
             }
 

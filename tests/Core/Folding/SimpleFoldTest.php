@@ -39,14 +39,40 @@ final class SimpleFoldTest extends TestCase
      */
     public static function bases(): iterable
     {
-        // Kite: the diagonal stays, sqrt(2); each raw edge of length 1 lies on it, leaving 2 tan(22.5 deg) = 0.828427 across.
-        yield 'kite base' => ["  - {fold: rotate, by: 45}\n  - {fold: crease, along: line corner top to corner bottom, move: corner left, name: middle}\n  - {fold: valley, bring: edge bottom-left, to: crease middle, layers: all, also: other side}\n", 0.828427, M_SQRT2, 2];
-        // Blintz: four corners to the centre leave the square of the side middles, side 1/sqrt(2), standing on its corner here.
-        yield 'blintz' => ["  - {fold: valley, bring: corner top-left, to: centre, also: other side}\n  - {fold: valley, bring: corner bottom-left, to: centre, also: other side}\n", 1.0, 1.0, 2];
+        // Kite: the diagonal stays, sqrt(2); each raw edge of length 1 lies on it, leaving 2 tan(22.5 deg) = 0.828427
+        // across.
+        yield 'kite base' => [
+            "  - {fold: rotate, by: 45}\n"
+                ."  - {fold: crease, along: line corner top to corner bottom, move: corner left, name: middle}\n"
+                ."  - {fold: valley, bring: edge bottom-left, to: crease middle, layers: all, also: other side}\n",
+            0.828427,
+            M_SQRT2,
+            2,
+        ];
+        // Blintz: four corners to the centre leave the square of the side middles, side 1/sqrt(2), standing on its
+        // corner here.
+        yield 'blintz' => [
+            "  - {fold: valley, bring: corner top-left, to: centre, also: other side}\n"
+                ."  - {fold: valley, bring: corner bottom-left, to: centre, also: other side}\n",
+            1.0,
+            1.0,
+            2,
+        ];
         // Cupboard: both sides to the middle line, half as wide.
-        yield 'cupboard' => ["  - {fold: crease, bring: edge left, to: edge right, name: middle}\n  - {fold: valley, bring: edge left, to: crease middle, also: other side, layers: all}\n", 0.5, 1.0, 2];
+        yield 'cupboard' => [
+            "  - {fold: crease, bring: edge left, to: edge right, name: middle}\n"
+                ."  - {fold: valley, bring: edge left, to: crease middle, also: other side, layers: all}\n",
+            0.5,
+            1.0,
+            2,
+        ];
         // Two book folds: a quarter of the side each way, four layers.
-        yield 'handkerchief' => [self::BOOK."  - {fold: valley, bring: edge top, to: edge bottom, layers: all}\n", 0.5, 0.5, 4];
+        yield 'handkerchief' => [
+            self::BOOK."  - {fold: valley, bring: edge top, to: edge bottom, layers: all}\n",
+            0.5,
+            0.5,
+            4,
+        ];
     }
 
     #[DataProvider('bases')]
@@ -64,8 +90,16 @@ final class SimpleFoldTest extends TestCase
 
     public function testBringTheLastTwoCornersOfTheBlintz(): void
     {
-        $state = Folds::steps("  - {fold: valley, bring: A, to: centre}\n  - {fold: valley, bring: B, to: centre}\n  - {fold: valley, bring: C, to: centre}\n  - {fold: valley, bring: D, to: centre}\n")->end();
-        self::assertEqualsWithDelta(5000.0, Anatomy::of($state)->outline->area(), 1e-6, 'half the area of the sheet, so the side is 1/sqrt(2)');
+        $state = Folds::steps(
+            "  - {fold: valley, bring: A, to: centre}\n  - {fold: valley, bring: B, to: centre}\n"
+                ."  - {fold: valley, bring: C, to: centre}\n  - {fold: valley, bring: D, to: centre}\n",
+        )->end();
+        self::assertEqualsWithDelta(
+            5000.0,
+            Anatomy::of($state)->outline->area(),
+            1e-6,
+            'half the area of the sheet, so the side is 1/sqrt(2)',
+        );
         self::assertEqualsWithDelta(0.0, Anatomy::of($state)->frontShare(), 1e-9, 'the front is inside');
     }
 
@@ -82,7 +116,11 @@ final class SimpleFoldTest extends TestCase
     public function testALayerUnderAnotherCannotComeUpAlone(): void
     {
         $this->expectExceptionMessage('Other layers lie over the part that should move');
-        Folds::steps(self::BOOK."  - {fold: valley, along: line (middle of edge top) to (middle of edge bottom), move: corner top-left, layers: bottom}\n");
+        Folds::steps(
+            self::BOOK.
+                '  - {fold: valley, along: line (middle of edge top) to (middle of edge bottom), move: corner '
+                    ."top-left, layers: bottom}\n",
+        );
     }
 
     public function testNothingBeyondTheCrease(): void
@@ -97,19 +135,33 @@ final class SimpleFoldTest extends TestCase
     public function testSeveralLayersWantAChoice(): void
     {
         $this->expectExceptionMessage('say which move');
-        Folds::steps(self::BOOK."  - {fold: valley, along: line (middle of edge top) to (middle of edge bottom), move: corner top-left}\n");
+        Folds::steps(
+            self::BOOK.
+                '  - {fold: valley, along: line (middle of edge top) to (middle of edge bottom), move: corner '
+                    ."top-left}\n",
+        );
     }
 
     public function testValleySeenFromTheBackIsAMountainOfTheSheet(): void
     {
-        $of = static fn (string $up): array => array_values(array_filter(array_map(static fn ($e) => $e->assignment->value, Folds::steps(self::BOOK, $up)->end()->pattern->edges), static fn (string $a): bool => $a !== 'B'));
+        $of = static fn (string $up): array => array_values(
+            array_filter(
+                array_map(
+                    static fn ($e) => $e->assignment->value,
+                    Folds::steps(self::BOOK, $up)->end()->pattern->edges,
+                ),
+                static fn (string $a): bool => $a !== 'B',
+            ),
+        );
         self::assertSame(['V'], $of('front'));
         self::assertSame(['M'], $of('back'));
     }
 
     public function testTurnedLikeAPageTheCreaseOpens(): void
     {
-        $state = Folds::steps(self::BOOK."  - {fold: valley, along: edge right, move: corner bottom-left, layers: top}\n")->end();
+        $state = Folds::steps(
+            self::BOOK."  - {fold: valley, along: edge right, move: corner bottom-left, layers: top}\n",
+        )->end();
         self::assertEqualsWithDelta(100.0, $state->box()->width(), 1e-9);
         self::assertSame([], $state->order->pairs());
     }
@@ -123,8 +175,14 @@ final class SimpleFoldTest extends TestCase
         self::assertNotNull($tip);
         Folds::assertPaper($state);
         $moved = count($state->pattern->faces) - 1;
-        $above = array_filter(range(0, $moved - 1), static fn (int $f): bool => $state->order->above($f, $moved) === true);
-        $below = array_filter(range(0, $moved - 1), static fn (int $f): bool => $state->order->above($f, $moved) === false);
+        $above = array_filter(
+            range(0, $moved - 1),
+            static fn (int $f): bool => $state->order->above($f, $moved) === true,
+        );
+        $below = array_filter(
+            range(0, $moved - 1),
+            static fn (int $f): bool => $state->order->above($f, $moved) === false,
+        );
         self::assertNotEmpty($above, 'something lies over the tucked point');
         self::assertNotEmpty($below, 'something lies under it');
     }

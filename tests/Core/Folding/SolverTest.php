@@ -28,9 +28,19 @@ final class SolverTest extends TestCase
     {
         $state = $flat = FoldedState::flat(Sheet::square(100), Side::Front);
         foreach (FoldFixture::frames() as $frame) {
-            $state = Refold::apply($flat, FoldFixture::pattern($frame), 0, Isometry::identity(), static fn (): ?bool => null);
+            $state = Refold::apply(
+                $flat,
+                FoldFixture::pattern($frame),
+                0,
+                Isometry::identity(),
+                static fn (): ?bool => null,
+            );
             Folds::assertPaper($state);
-            self::assertCount(count($frame['faceOrders']), $state->order->pairs(), 'as many overlapping pairs as the example has');
+            self::assertCount(
+                count($frame['faceOrders']),
+                $state->order->pairs(),
+                'as many overlapping pairs as the example has',
+            );
         }
         // Second frame is the bird base: tip to tip 1.0 side, width at the hinge 2 tan(22.5 deg) / 2 = 0.4142 side.
         $d = array_map(static fn (Polygon $p): array => $p->points, $state->polygons);
@@ -53,11 +63,20 @@ final class SolverTest extends TestCase
         }
         $pattern = FoldFixture::pattern($frame);
         $first = Refold::apply($flat, $pattern, 0, Isometry::identity(), static fn (): ?bool => null);
-        $second = Refold::apply($flat, $pattern, 0, Isometry::identity(), static fn (int $i, int $j): ?bool => $first->order->above($i, $j));
+        $second = Refold::apply(
+            $flat,
+            $pattern,
+            0,
+            Isometry::identity(),
+            static fn (int $i, int $j): ?bool => $first->order->above($i, $j),
+        );
         self::assertEquals($first->order, $second->order);
     }
 
-    /** Random systems on four faces that all overlap (six pairs): the solver finds an order just when trying all 64 does. */
+    /**
+     * Random systems on four faces that all overlap (six pairs): the solver finds an order just when trying all 64
+     * does.
+     */
     public function testAgainstBruteForce(): void
     {
         $square = Polygon::rectangle(10, 10);
@@ -71,7 +90,11 @@ final class SolverTest extends TestCase
             $possible = $this->bruteForce($keys, $conditions, $triples);
             try {
                 $bits = OrderSolver::solve(4, $overlaps, $conditions, []);
-                self::assertContains($this->number($keys, $bits), $possible, "seed $seed: the answer breaks a condition");
+                self::assertContains(
+                    $this->number($keys, $bits),
+                    $possible,
+                    "seed $seed: the answer breaks a condition",
+                );
                 $solved++;
             } catch (CannotFold) {
                 self::assertSame([], $possible, "seed $seed: an order exists but was not found");
@@ -84,7 +107,11 @@ final class SolverTest extends TestCase
     public function testAContradictionNamesItsPlace(): void
     {
         $place = new Point(12, 34);
-        $conditions = [Condition::on(3, [[0, 1]], 1, 'first', new Point(0, 0)), Condition::on(3, [[0, 1], [1, 2]], 0, 'second', new Point(0, 0)), Condition::on(3, [[1, 2]], 0, 'third', $place)];
+        $conditions = [
+            Condition::on(3, [[0, 1]], 1, 'first', new Point(0, 0)),
+            Condition::on(3, [[0, 1], [1, 2]], 0, 'second', new Point(0, 0)),
+            Condition::on(3, [[1, 2]], 0, 'third', $place),
+        ];
         try {
             BitClasses::from($conditions);
             self::fail('a contradiction was accepted');
@@ -122,7 +149,7 @@ final class SolverTest extends TestCase
         for ($n = 0; $n < 64; $n++) {
             $bits = [];
             foreach ($keys as $at => $key) {
-                $bits[$key] = (bool) ($n >> $at & 1);
+                $bits[$key] = (bool) (($n >> $at) & 1);
             }
             foreach ($conditions as $condition) {
                 if (! $condition->holdsFor($bits)) {

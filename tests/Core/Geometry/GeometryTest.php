@@ -57,7 +57,9 @@ final class GeometryTest extends TestCase
         $half = Polygon::rectangle(10, 10)->clippedBy(Line::along(new Point(0, 0), new Point(1, 1)));
         self::assertEqualsWithDelta(50.0, $half->area(), 1e-9);
         self::assertEqualsWithDelta(10 / 3, $half->centroid()->x, 1e-9);
-        self::assertTrue(Polygon::rectangle(10, 10)->clippedBy(Line::along(new Point(0, 20), new Point(1, 0)))->isEmpty());
+        self::assertTrue(
+            Polygon::rectangle(10, 10)->clippedBy(Line::along(new Point(0, 20), new Point(1, 0)))->isEmpty(),
+        );
     }
 
     public function testAnEmptyBoxIsNeutral(): void
@@ -68,7 +70,14 @@ final class GeometryTest extends TestCase
 
     public function testReflectionsKeepDistancesAndUndoThemselves(): void
     {
-        $this->forAll($this->coordinate(), $this->coordinate(), $this->coordinate(), $this->coordinate(), $this->coordinate(), $this->coordinate())
+        $this->forAll(
+            $this->coordinate(),
+            $this->coordinate(),
+            $this->coordinate(),
+            $this->coordinate(),
+            $this->coordinate(),
+            $this->coordinate(),
+        )
             ->when(static fn ($a, $b, $c, $d): bool => hypot($a - $c, $b - $d) > 1)
             ->then(static function (float $a, float $b, float $c, float $d, float $e, float $f): void {
                 $line = Line::through(new Point($a, $b), new Point($c, $d));
@@ -76,7 +85,11 @@ final class GeometryTest extends TestCase
                 $mirror = Isometry::reflection($line);
                 $p = new Point($e, $f);
                 self::assertEqualsWithDelta(0.0, $mirror->then($mirror)->of($p)->distanceTo($p), 1e-9);
-                self::assertEqualsWithDelta($p->distanceTo(new Point($a, $b)), $mirror->of($p)->distanceTo(new Point($a, $b)), 1e-9);
+                self::assertEqualsWithDelta(
+                    $p->distanceTo(new Point($a, $b)),
+                    $mirror->of($p)->distanceTo(new Point($a, $b)),
+                    1e-9,
+                );
                 self::assertEqualsWithDelta(0.0, $mirror->inverse()->of($mirror->of($p))->distanceTo($p), 1e-9);
                 self::assertFalse($mirror->keepsOrientation());
             });
@@ -89,23 +102,39 @@ final class GeometryTest extends TestCase
             ->then(static function (float $a, float $b, float $c, float $d): void {
                 $line = Line::along(new Point(3, 4), new Point($a, $b));
                 $p = new Point($c, $d);
-                foreach ([Isometry::rotation(0.7, new Point(1, 2)), Isometry::reflection(Line::along(new Point(5, 0), new Point(1, 3)))] as $move) {
-                    self::assertEqualsWithDelta($line->distanceTo($p), $move->ofLine($line)->distanceTo($move->of($p)), 1e-8);
+                foreach (
+                    [
+                        Isometry::rotation(0.7, new Point(1, 2)),
+                        Isometry::reflection(Line::along(new Point(5, 0), new Point(1, 3))),
+                    ] as $move
+                ) {
+                    self::assertEqualsWithDelta(
+                        $line->distanceTo($p),
+                        $move->ofLine($line)->distanceTo($move->of($p)),
+                        1e-8,
+                    );
                 }
             });
     }
 
     public function testIntersectionIsSymmetricAndNeverLarger(): void
     {
-        $this->forAll($this->coordinate(), $this->coordinate(), Generators::choose(1, 80), Generators::choose(1, 80), Generators::choose(0, 628))
-            ->then(static function (float $x, float $y, int $w, int $h, int $turn): void {
-                $a = Polygon::rectangle(50, 70);
-                $b = Polygon::rectangle($w, $h)->placed(Isometry::rotation($turn / 100, new Point(0, 0))->then(Isometry::shift(new Point($x, $y))));
-                $ab = $a->intersection($b)->area();
-                self::assertEqualsWithDelta($ab, $b->intersection($a)->area(), 1e-7);
-                self::assertLessThanOrEqual(min($a->area(), $b->area()) + 1e-7, $ab);
-                self::assertGreaterThanOrEqual(0.0, $ab);
-            });
+        $this->forAll(
+            $this->coordinate(),
+            $this->coordinate(),
+            Generators::choose(1, 80),
+            Generators::choose(1, 80),
+            Generators::choose(0, 628),
+        )->then(static function (float $x, float $y, int $w, int $h, int $turn): void {
+            $a = Polygon::rectangle(50, 70);
+            $b = Polygon::rectangle($w, $h)->placed(
+                Isometry::rotation($turn / 100, new Point(0, 0))->then(Isometry::shift(new Point($x, $y))),
+            );
+            $ab = $a->intersection($b)->area();
+            self::assertEqualsWithDelta($ab, $b->intersection($a)->area(), 1e-7);
+            self::assertLessThanOrEqual(min($a->area(), $b->area()) + 1e-7, $ab);
+            self::assertGreaterThanOrEqual(0.0, $ab);
+        });
     }
 
     /** @return \Eris\Generator<float> */

@@ -29,9 +29,15 @@ final class InsightTest extends TestCase
     public function testTheFormula(): void
     {
         // Folded in half twice, then all four layers at the corner (100 of 4 * 25 mm): kind 0.5, four layers: 0.1 * 2,
-        // a crease of 10 sqrt 2 = 14.14 mm on 100 mm is 21.21 on 150, below 25: 0.4 * log2(25 / 21.21) = 0.0948; the corner
+        // a crease of 10 sqrt 2 = 14.14 mm on 100 mm is 21.21 on 150, below 25: 0.4 * log2(25 / 21.21) = 0.0948; the
+        // corner
         // is in sight, the place it goes to is bare: 0.3.
-        $model = Folds::steps("  - {fold: valley, bring: edge right, to: edge left}\n  - {fold: valley, bring: edge top, to: edge bottom, layers: all}\n  - {fold: valley, bring: corner bottom-left, to: 1/5 from (corner bottom-left) to (corner top-right), layers: all}\n");
+        $model = Folds::steps(
+            "  - {fold: valley, bring: edge right, to: edge left}\n"
+                ."  - {fold: valley, bring: edge top, to: edge bottom, layers: all}\n"
+                .'  - {fold: valley, bring: corner bottom-left, to: 1/5 from (corner bottom-left) to (corner '
+                ."top-right), layers: all}\n",
+        );
         $insight = self::of($model)->steps[2];
         self::assertSame([4, 0, 1], [$insight->layers, $insight->hidden, $insight->byEye]);
         self::assertEqualsWithDelta(10 * M_SQRT2, $insight->shortest, 1e-6);
@@ -41,15 +47,32 @@ final class InsightTest extends TestCase
     public function testMoreNeverMakesItEasier(): void
     {
         $base = "  - {fold: valley, bring: edge right, to: edge left}\n";
-        $one = self::of(Folds::steps($base."  - {fold: valley, bring: corner top-left, to: 1/2 from (corner top-left) to (corner bottom-right), layers: top}\n"))->steps[1];
-        $two = self::of(Folds::steps($base."  - {fold: valley, bring: edge top, to: edge bottom, layers: all}\n  - {fold: valley, bring: corner bottom-left, to: 1/2 from (corner bottom-left) to (corner top-right), layers: all}\n"))->steps[2];
+        $one = self::of(
+            Folds::steps(
+                $base.
+                    '  - {fold: valley, bring: corner top-left, to: 1/2 from (corner top-left) to (corner '
+                        ."bottom-right), layers: top}\n",
+            ),
+        )->steps[1];
+        $two = self::of(
+            Folds::steps(
+                $base.
+                    "  - {fold: valley, bring: edge top, to: edge bottom, layers: all}\n"
+                        .'  - {fold: valley, bring: corner bottom-left, to: 1/2 from (corner bottom-left) to (corner '
+                        ."top-right), layers: all}\n",
+            ),
+        )->steps[2];
         self::assertGreaterThan($one->score, $two->score, 'more layers, shorter crease');
     }
 
     public function testGuidesAndMirrorImagesAreFound(): void
     {
         $crane = self::of(Folds::library('crane'));
-        self::assertSame([2, 4, 5], $crane->steps[5]->guides, 'the collapse folds along the diagonal and both middle creases');
+        self::assertSame(
+            [2, 4, 5],
+            $crane->steps[5]->guides,
+            'the collapse folds along the diagonal and both middle creases',
+        );
         self::assertSame([8, 9], $crane->steps[9]->guides, 'the petal fold along its guides');
         self::assertSame(14, $crane->steps[14]->mirrors, 'the tail is the neck on the other side');
         self::assertNull($crane->steps[9]->mirrors);
@@ -71,19 +94,37 @@ final class InsightTest extends TestCase
             $insight = self::of(Folds::library($slug));
             self::assertNotSame([], $insight->hard, $slug);
             foreach ($insight->hard as $number) {
-                self::assertFalse(Folds::library($slug)->sequence->steps[$number - 1]->kind->isForm(), 'a hard moment is something one folds');
+                self::assertFalse(
+                    Folds::library($slug)->sequence->steps[$number - 1]->kind->isForm(),
+                    'a hard moment is something one folds',
+                );
             }
-            self::assertSame(max([0, ...array_map(static fn ($s): int => $s->level, $insight->steps)]), $insight->level);
+            self::assertSame(max([0, ...array_column($insight->steps, 'level')]), $insight->level);
         }
     }
 
     public function testPocketsOpenWhereAFingerGoesIn(): void
     {
         $mouths = static fn (FoldedModel $m): array => Pockets::of($m->end(), Stacks::of($m->end()));
-        self::assertSame([Direction::Top], $mouths(Folds::library('drinking-cup')), 'a cup holds water because it opens at the top only');
-        self::assertSame([], $mouths(Folds::steps("  - {fold: valley, bring: edge right, to: edge left}\n")), 'a folded sheet is open on three sides');
-        // Folded to a triangle and the right point laid over both layers: front and back are closed below and on the right.
-        $cone = Folds::steps("  - {fold: rotate, by: 45}\n  - {fold: valley, bring: corner bottom, to: corner top}\n  - {fold: valley, along: line (1/2 from (corner left) to (corner right)) to (1/3 from (corner top) to (corner right)), move: corner right, layers: all}\n  - {fold: valley, along: line (1/3 from (corner left) to (paper 1/2 1/2)) to (1/2 from (corner left) to (corner top)), move: corner left, layers: all}\n");
+        self::assertSame(
+            [Direction::Top],
+            $mouths(Folds::library('drinking-cup')),
+            'a cup holds water because it opens at the top only',
+        );
+        self::assertSame(
+            [],
+            $mouths(Folds::steps("  - {fold: valley, bring: edge right, to: edge left}\n")),
+            'a folded sheet is open on three sides',
+        );
+        // Folded to a triangle and the right point laid over both layers: front and back are closed below and on the
+        // right.
+        $cone = Folds::steps(
+            "  - {fold: rotate, by: 45}\n  - {fold: valley, bring: corner bottom, to: corner top}\n"
+                .'  - {fold: valley, along: line (1/2 from (corner left) to (corner right)) to (1/3 from (corner top) '
+                ."to (corner right)), move: corner right, layers: all}\n"
+                .'  - {fold: valley, along: line (1/3 from (corner left) to (paper 1/2 1/2)) to (1/2 from (corner '
+                ."left) to (corner top)), move: corner left, layers: all}\n",
+        );
         self::assertContains(Direction::Top, $mouths($cone));
     }
 
@@ -97,9 +138,31 @@ final class InsightTest extends TestCase
 
     private static function of(FoldedModel $model): ModelInsight
     {
-        return ModelInsight::of($model, new Scale(
-            ['valley' => 0.5, 'crease' => 0.5, 'petal' => 2.2, 'squash' => 1.7, 'collapse' => 1.6, 'inside-reverse' => 1.8, 'turn-over' => 0.1, 'rotate' => 0.1, 'repeat' => 0.3],
-            0.1, 0.1, 0.4, 25.0, 0.5, 0.3, [0.7, 1.4, 2.0, 2.6], 4, ['petal' => ['squash']], 'for a test',
-        ));
+        return ModelInsight::of(
+            $model,
+            new Scale(
+                [
+                    'valley' => 0.5,
+                    'crease' => 0.5,
+                    'petal' => 2.2,
+                    'squash' => 1.7,
+                    'collapse' => 1.6,
+                    'inside-reverse' => 1.8,
+                    'turn-over' => 0.1,
+                    'rotate' => 0.1,
+                    'repeat' => 0.3,
+                ],
+                0.1,
+                0.1,
+                0.4,
+                25.0,
+                0.5,
+                0.3,
+                [0.7, 1.4, 2.0, 2.6],
+                4,
+                ['petal' => ['squash']],
+                'for a test',
+            ),
+        );
     }
 }

@@ -20,7 +20,14 @@ use Random\Randomizer;
 
 final class BenchTest extends TestCase
 {
-    private const LIMITS = ['stack_mm' => 2.0, 'stack_most_mm' => 3.0, 'dexterity_mm' => 6.0, 'dexterity_least_mm' => 4.0, 'table_mm' => 500.0, 'soft_mm' => 320.0];
+    private const LIMITS = [
+        'stack_mm' => 2.0,
+        'stack_most_mm' => 3.0,
+        'dexterity_mm' => 6.0,
+        'dexterity_least_mm' => 4.0,
+        'table_mm' => 500.0,
+        'soft_mm' => 320.0,
+    ];
 
     /** @return iterable<string, array{string, 'mm'|'cm'|'in', float}> */
     public static function lengths(): iterable
@@ -47,7 +54,26 @@ final class BenchTest extends TestCase
 
     public function testWhatIsNoLengthIsSaid(): void
     {
-        foreach (['', 'x', '-5', '0', '8 1/0 in', '8 9/8 in', '8 1/2 mm', '8 1/2', '1.5 1/2 in', '1.234,5', '8 in 2', '1e9', '99999999', '5 kg', '½ mm', '8 /2 in'] as $text) {
+        foreach (
+            [
+                '',
+                'x',
+                '-5',
+                '0',
+                '8 1/0 in',
+                '8 9/8 in',
+                '8 1/2 mm',
+                '8 1/2',
+                '1.5 1/2 in',
+                '1.234,5',
+                '8 in 2',
+                '1e9',
+                '99999999',
+                '5 kg',
+                '½ mm',
+                '8 /2 in',
+            ] as $text
+        ) {
             try {
                 Length::parse($text, 'mm', '/side');
                 self::fail("\"$text\" was read");
@@ -62,7 +88,10 @@ final class BenchTest extends TestCase
         // 210 mm are 8.268 in: 8 4/16 = 8 1/4 in = 209.55 mm, 0.45 mm short.
         self::assertSame('8 1/4 in', Length::underRuler(210)['text']);
         self::assertEqualsWithDelta(0.45, Length::underRuler(210)['short_mm'], 1e-9);
-        self::assertSame(['8 1/2 in', '7/8 in', '0 in'], [Length::underRuler(215.9)['text'], Length::underRuler(22.3, 8)['text'], Length::underRuler(1.0)['text']]);
+        self::assertSame(
+            ['8 1/2 in', '7/8 in', '0 in'],
+            [Length::underRuler(215.9)['text'], Length::underRuler(22.3, 8)['text'], Length::underRuler(1.0)['text']],
+        );
         $chance = new Randomizer(new Mt19937(3));
         for ($run = 0; $run < 500; $run++) {
             $mm = $chance->getInt(1, 2_000_000) / 1000;
@@ -71,7 +100,12 @@ final class BenchTest extends TestCase
                 self::assertLessThanOrEqual($mm + 1e-9, $under['mm']);
                 self::assertGreaterThan($mm - 25.4 / $parts - 1e-9, $under['mm']);
                 if ($under['mm'] > 0) {
-                    self::assertEqualsWithDelta($under['mm'], Length::parse($under['text']), 1e-9, 'what is said can be read again');
+                    self::assertEqualsWithDelta(
+                        $under['mm'],
+                        Length::parse($under['text']),
+                        1e-9,
+                        'what is said can be read again',
+                    );
                 }
             }
         }
@@ -81,7 +115,16 @@ final class BenchTest extends TestCase
     public function testARulerIsReadDownward(): void
     {
         // 148.5 mm are 5.846 in: 5 13/16, 147.6375 mm; 4.75 sixteenths of an inch are 4.
-        self::assertEqualsWithDelta([147.6375, 148.0, 148.5, 6.35], [Length::down(148.5, 'in'), Length::down(148.5, 'cm'), Length::down(148.55, 'mm'), Length::down(4.75 * 25.4 / 16, 'in')], 1e-9);
+        self::assertEqualsWithDelta(
+            [147.6375, 148.0, 148.5, 6.35],
+            [
+                Length::down(148.5, 'in'),
+                Length::down(148.5, 'cm'),
+                Length::down(148.55, 'mm'),
+                Length::down((4.75 * 25.4) / 16, 'in'),
+            ],
+            1e-9,
+        );
         for ($mm = 10.0; $mm < 600; $mm += 0.37) {
             foreach (['in' => 25.4 / 16, 'cm' => 1.0, 'mm' => 0.1] as $unit => $mark) {
                 $down = Length::down($mm, $unit);
@@ -94,10 +137,22 @@ final class BenchTest extends TestCase
     public function testTheBiggestSquareForEveryone(): void
     {
         // 22 sheets of A4 and 26 learners: two from a sheet is 148.5; one from each would be 22 only.
-        self::assertEqualsWithDelta(148.5, LargestSquare::from([Stock::of('A4', 210, 297, 22)], 26)['side_mm'] ?? 0, 1e-9);
-        self::assertEqualsWithDelta(210.0, LargestSquare::from([Stock::of('A4', 210, 297, 26)], 26)['side_mm'] ?? 0, 1e-9);
+        self::assertEqualsWithDelta(
+            148.5,
+            LargestSquare::from([Stock::of('A4', 210, 297, 22)], 26)['side_mm'] ?? 0,
+            1e-9,
+        );
+        self::assertEqualsWithDelta(
+            210.0,
+            LargestSquare::from([Stock::of('A4', 210, 297, 26)], 26)['side_mm'] ?? 0,
+            1e-9,
+        );
         // With 10 A5 beside 22 A4: 148 gives 22 * 2 + 10 = 54; larger than 148 the A4 alone must do: 148.5.
-        self::assertEqualsWithDelta(148.5, LargestSquare::from([Stock::of('A4', 210, 297, 22), Stock::of('A5', 148, 210, 10)], 30)['side_mm'] ?? 0, 1e-9);
+        self::assertEqualsWithDelta(
+            148.5,
+            LargestSquare::from([Stock::of('A4', 210, 297, 22), Stock::of('A5', 148, 210, 10)], 30)['side_mm'] ?? 0,
+            1e-9,
+        );
         self::assertNull(LargestSquare::from([Stock::of('A4', 210, 297, 0)], 3));
     }
 
@@ -112,7 +167,13 @@ final class BenchTest extends TestCase
             $n = $chance->getInt(1, 40);
             $kerf = $chance->getInt(0, 2);
             $best = LargestSquare::from($pile, $n, $kerf);
-            $makes = static fn (float $side): int => array_sum(array_map(static fn (Stock $s): int => $s->count * SquareGrid::on($s->width, $s->height, $side, $kerf)->count(), $pile));
+            $makes = static fn (float $side): int => array_sum(
+                array_map(
+                    static fn (Stock $s): int => $s->count *
+                        SquareGrid::on($s->width, $s->height, $side, $kerf)->count(),
+                    $pile,
+                ),
+            );
             if ($best === null) {
                 self::assertLessThan($n, $makes(Stock::MIN_MM));
             } else {
@@ -137,20 +198,37 @@ final class BenchTest extends TestCase
         // Office paper of 80 g/m2 at 0.8 g/cm3 is 0.1 mm thick; 28 layers are 2.8 mm, over 2 on a square of 150.
         self::assertEqualsWithDelta(0.1, WillItFold::caliper(80, 0.8), 1e-9);
         $crane = WillItFold::judge(28, 0.013, 0.1, 150, 210, self::LIMITS);
-        self::assertSame(['no', ['thick', 'narrow']], [$crane->verdict, $crane->reasons], 'and its narrowest point has only 1.95 mm');
+        self::assertSame(
+            ['no', ['thick', 'narrow']],
+            [$crane->verdict, $crane->reasons],
+            'and its narrowest point has only 1.95 mm',
+        );
         self::assertNull($crane->better, '6 / 0.013 = 462 mm would be needed for the narrow point');
         $cup = WillItFold::judge(5, 0.09, 0.1, 150, 210, self::LIMITS);
         self::assertSame(['fits', null], [$cup->verdict, $cup->better]);
         $small = WillItFold::judge(8, 0.0553, 0.1, 90, 210, self::LIMITS);
         self::assertSame(['hard', ['narrow']], [$small->verdict, $small->reasons], '4.98 mm of 6');
         self::assertSame(109.0, $small->better, '6 / 0.0553 = 108.5 mm, rounded up');
-        self::assertSame('hard', WillItFold::judge(4, null, 0.1, 600, 700, self::LIMITS)->verdict, 'larger than a place at the table');
+        self::assertSame(
+            'hard',
+            WillItFold::judge(4, null, 0.1, 600, 700, self::LIMITS)->verdict,
+            'larger than a place at the table',
+        );
     }
 
     public function testItMustBeAbleToDoWhatItIsFor(): void
     {
         // A bird that flaps needs a sheet of 120: 100 is small, 80 (under three quarters of it, 90) is too small.
-        $bird = static fn (float $side, float $caliper = 0.1, bool $stiff = false): WillItFold => WillItFold::judge(8, null, $caliper, $side, 400, self::LIMITS, 120.0, $stiff);
+        $bird = static fn (float $side, float $caliper = 0.1, bool $stiff = false): WillItFold => WillItFold::judge(
+            8,
+            null,
+            $caliper,
+            $side,
+            400,
+            self::LIMITS,
+            120.0,
+            $stiff,
+        );
         self::assertSame(['hard', ['small'], 120.0], [$bird(100)->verdict, $bird(100)->reasons, $bird(100)->better]);
         self::assertSame(['no', ['small']], [$bird(80)->verdict, $bird(80)->reasons]);
         self::assertSame('fits', $bird(120)->verdict);

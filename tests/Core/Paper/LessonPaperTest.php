@@ -21,9 +21,15 @@ final class LessonPaperTest extends TestCase
     public function testEveryPieceForLearnersSparesAndPractice(): void
     {
         $paper = self::paper([self::a4(30)], [self::cat(140.0, self::HEAD)]);
-        self::assertSame([['Cat', 140.0, 22], ['Head', 98.0, 22]], array_map(static fn (array $p): array => [$p['title'], $p['side'], $p['count']], $paper->pieces), '18 learners, 3 spare, 1 to practise with');
-        // An A4 gives two of 140 and nothing of 98 beside them (210 - 140 = 70), or one of 140 and two of 98 above (297 - 140 =
-        // 157), or six of 98 (2 * 3). 11 sheets for the big ones leave 22 small: 4 more sheets, 15; mixed, x sheets of one
+        self::assertSame(
+            [['Cat', 140.0, 22], ['Head', 98.0, 22]],
+            array_map(static fn (array $p): array => [$p['title'], $p['side'], $p['count']], $paper->pieces),
+            '18 learners, 3 spare, 1 to practise with',
+        );
+        // An A4 gives two of 140 and nothing of 98 beside them (210 - 140 = 70), or one of 140 and two of 98 above (297
+        // - 140 =
+        // 157), or six of 98 (2 * 3). 11 sheets for the big ones leave 22 small: 4 more sheets, 15; mixed, x sheets of
+        // one
         // and two: 22 small from 11 of them, 11 big; the other 11 big from 6 sheets: 17. So 15.
         self::assertSame([15, 0, true], [$paper->sheets(), $paper->short(), $paper->plan['optimal'] ?? null]);
     }
@@ -31,7 +37,11 @@ final class LessonPaperTest extends TestCase
     public function testAModelFromAWholeSheetCutsNothing(): void
     {
         $paper = self::paper([self::a4(10)], [self::box()]);
-        self::assertSame([null, 22, 12, [210.0]], [$paper->plan, $paper->sheets(), $paper->short(), $paper->sides], 'the sheet as it is, whatever square was wanted');
+        self::assertSame(
+            [null, 22, 12, [210.0]],
+            [$paper->plan, $paper->sheets(), $paper->short(), $paper->sides],
+            'the sheet as it is, whatever square was wanted',
+        );
         // Of two stocks the nearer shape is taken: the box is of 1 : 1.414, A4 is that, a newspaper page 1 : 1.315.
         $paper = self::paper([Stock::of('News', 289, 380, null), self::a4(30)], [self::box()]);
         self::assertSame([[0, 22], [1]], [$paper->takes, $paper->stocksOf(0)]);
@@ -39,11 +49,15 @@ final class LessonPaperTest extends TestCase
 
     public function testSeveralModelsAreCutTogether(): void
     {
-        // 22 of 140 and 22 of 98: alone 11 and 4 sheets (two and six from each); a box from 22 whole sheets beside them: 37.
+        // 22 of 140 and 22 of 98: alone 11 and 4 sheets (two and six from each); a box from 22 whole sheets beside
+        // them: 37.
         $paper = self::paper([self::a4(null)], [self::cat(140.0), self::cat(98.0), self::box()]);
         self::assertSame([37, [140.0, 98.0, 210.0]], [$paper->sheets(), $paper->sides]);
         self::assertSame([[0], [0], [0]], array_map($paper->stocksOf(...), [0, 1, 2]));
-        self::assertSame([[2, 0, 22]], array_map(static fn (array $u): array => [$u['model'], $u['stock'], $u['sheets']], $paper->uncut));
+        self::assertSame(
+            [[2, 0, 22]],
+            array_map(static fn (array $u): array => [$u['model'], $u['stock'], $u['sheets']], $paper->uncut),
+        );
     }
 
     public function testWhatTheFirstStockLacksTheSecondGives(): void
@@ -73,7 +87,15 @@ final class LessonPaperTest extends TestCase
         $short = self::paper([self::a4(12)], [self::cat(140.0, self::HEAD)]);
         $largest = 0;
         for ($mm = 139; $mm > 60 && $largest === 0; $mm--) {
-            $plan = CutPlanner::plan(new CutRequest([self::a4(12)], [['side' => (float) $mm, 'count' => 22], ['side' => round($mm * 0.7, 1), 'count' => 22]], 0.0, 0.0), 2.0);
+            $plan = CutPlanner::plan(
+                new CutRequest(
+                    [self::a4(12)],
+                    [['side' => (float) $mm, 'count' => 22], ['side' => round($mm * 0.7, 1), 'count' => 22]],
+                    0.0,
+                    0.0,
+                ),
+                2.0,
+            );
             $largest = $plan['feasible'] ? $mm : 0;
         }
         self::assertEqualsWithDelta($largest, 140 * ($short->smaller ?? 0), 1e-9);
@@ -94,12 +116,21 @@ final class LessonPaperTest extends TestCase
     public function testTheListIsInTheOrderOfDoing(): void
     {
         $two = self::paper([self::a4(null)], [self::cat(140.0, self::HEAD)]);
-        $keys = static fn (bool $inLesson, bool $cuts, string $method = 'scissors'): array => array_column((new KitList($two, 18, 4, $inLesson, $cuts, $method === 'tear' ? 'tear' : 'scissors', []))->toDo(), 'said');
+        $keys = static fn (bool $inLesson, bool $cuts, string $method = 'scissors'): array => array_column(
+            (new KitList($two, 18, 4, $inLesson, $cuts, $method === 'tear' ? 'tear' : 'scissors', []))->toDo(),
+            'said',
+        );
         self::assertSame(['take', 'cut', 'cut', 'check-square', 'practise', 'sort', 'spares'], $keys(false, false));
         self::assertSame(['take', 'practise', 'sort', 'spares', 'scissors'], $keys(true, false), 'the learners cut');
         self::assertSame(['take', 'practise', 'sort', 'spares'], $keys(true, false, 'tear'));
-        $list = (new KitList($two, 18, 4, false, true, 'tear', [new Material('thread', 'thread', 'model', 0.5, '', [], null)]))->toDo();
-        self::assertSame(['cut-1', 'cut-2'], array_column(array_slice($list, 1, 2), 'key'), 'keys are counted through, each kind by itself');
+        $list = (new KitList($two, 18, 4, false, true, 'tear', [
+            new Material('thread', 'thread', 'model', 0.5, '', [], null),
+        ]))->toDo();
+        self::assertSame(
+            ['cut-1', 'cut-2'],
+            array_column(array_slice($list, 1, 2), 'key'),
+            'keys are counted through, each kind by itself',
+        );
         // 18 at tables of 4: five tables of 4, 4, 4, 3, 3; three share a pair: 2 + 2 + 2 + 1 + 1.
         self::assertSame(8, $list[count($list) - 2]['with']['n']);
         self::assertSame(9, $list[count($list) - 1]['with']['n'], 'half a metre for each of 18');
@@ -108,15 +139,41 @@ final class LessonPaperTest extends TestCase
     public function testTablesAreSeatedEvenly(): void
     {
         $glue = new Material('glue', 'glue', 'learner', 0.5, '', ['young'], 'paste');
-        $kits = new KitList(self::paper([self::a4(null)], [self::cat(140.0, self::HEAD), self::box()]), 10, 4, false, true, 'scissors', [$glue, new Material('hooks', 'hooks', 'room', 1, '', [], null)]);
+        $kits = new KitList(
+            self::paper([self::a4(null)], [self::cat(140.0, self::HEAD), self::box()]),
+            10,
+            4,
+            false,
+            true,
+            'scissors',
+            [$glue, new Material('hooks', 'hooks', 'room', 1, '', [], null)],
+        );
         $tables = $kits->forTables();
         self::assertSame([4, 3, 3], array_column($tables, 'learners'));
         self::assertSame([2, 1, 1], array_column($tables, 'scissors'));
-        self::assertSame([['glue' => 2], ['glue' => 2], ['glue' => 2]], array_column($tables, 'materials'), 'what the room needs once is on no table');
-        self::assertSame([['Cat', false], ['Head', false], ['Box', true]], array_map(static fn (array $p): array => [$p['title'], $p['uncut']], $kits->forLearner()));
+        self::assertSame(
+            [['glue' => 2], ['glue' => 2], ['glue' => 2]],
+            array_column($tables, 'materials'),
+            'what the room needs once is on no table',
+        );
+        self::assertSame(
+            [['Cat', false], ['Head', false], ['Box', true]],
+            array_map(static fn (array $p): array => [$p['title'], $p['uncut']], $kits->forLearner()),
+        );
         self::assertSame([false, true], [$glue->fits('young'), $glue->fits('adult')]);
         for ($n = 1; $n <= 40; $n++) {
-            $seated = array_column((new KitList(self::paper([self::a4(null)], [self::cat(140.0)]), $n, 6, false, false, 'scissors', []))->forTables(), 'learners');
+            $seated = array_column(
+                (new KitList(
+                    self::paper([self::a4(null)], [self::cat(140.0)]),
+                    $n,
+                    6,
+                    false,
+                    false,
+                    'scissors',
+                    [],
+                ))->forTables(),
+                'learners',
+            );
             self::assertSame($n, array_sum($seated));
             self::assertLessThanOrEqual(1, max([0, ...$seated]) - min([$n, ...$seated]));
             self::assertLessThanOrEqual(6, max([0, ...$seated]));

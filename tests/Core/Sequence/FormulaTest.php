@@ -25,7 +25,28 @@ final class FormulaTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function forbidden(): iterable
     {
-        foreach (['constant("PHP_VERSION")', 's.x', 's["x"]', '"text"', 'system("x")', 'x + 1', 's > 1 ? 2 : 3', '[s]', 's =~ 1', '', 's +', 'sqrt', str_repeat('s+', 80).'s', 's ~ w', 'not s', 'enum("x")', 'null', 'min(s, w)'] as $text) {
+        foreach (
+            [
+                'constant("PHP_VERSION")',
+                's.x',
+                's["x"]',
+                '"text"',
+                'system("x")',
+                'x + 1',
+                's > 1 ? 2 : 3',
+                '[s]',
+                's =~ 1',
+                '',
+                's +',
+                'sqrt',
+                str_repeat('s+', 80).'s',
+                's ~ w',
+                'not s',
+                'enum("x")',
+                'null',
+                'min(s, w)',
+            ] as $text
+        ) {
             yield $text => [$text];
         }
     }
@@ -50,18 +71,42 @@ final class FormulaTest extends TestCase
         }
     }
 
-    /** @return iterable<string, array{string, string, array<string, string>}> text after the head, words of the reason, ways chosen */
+    /**
+     * @return iterable<string, array{string, string, array<string, string>}> text after the head, words of the reason,
+     *     ways chosen
+     */
     public static function faults(): iterable
     {
-        $way = static fn (string $steps): string => "steps:\n  - route: a\n    options:\n      x: {title: X, steps: [$steps]}\n      y: {title: Y, steps: [{fold: blintz}]}\n";
+        $way = static fn (
+            string $steps,
+        ): string => "steps:\n  - route: a\n    options:\n      x: {title: X, steps: [$steps]}\n"
+            ."      y: {title: Y, steps: [{fold: blintz}]}\n";
         yield 'no such way' => [$way('{fold: blintz}'), 'has no way called "z"', ['a' => 'z']];
         yield 'no such route' => [$way('{fold: blintz}'), 'no route called "b"', ['b' => 'x']];
-        yield 'a mistake in the other way' => ["steps:\n  - route: a\n    options:\n      x: {title: X, steps: [{fold: blintz}]}\n      y: {title: Y, steps: [{fold: blintz, colour: red}]}\n", '"colour" is not a key', []];
-        yield 'one way only' => ["steps:\n  - route: a\n    options:\n      x: {title: X, steps: [{fold: blintz}]}\n", 'at least two names', []];
+        yield 'a mistake in the other way' => [
+            "steps:\n  - route: a\n    options:\n      x: {title: X, steps: [{fold: blintz}]}\n"
+                ."      y: {title: Y, steps: [{fold: blintz, colour: red}]}\n",
+            '"colour" is not a key',
+            [],
+        ];
+        yield 'one way only' => [
+            "steps:\n  - route: a\n    options:\n      x: {title: X, steps: [{fold: blintz}]}\n",
+            'at least two names',
+            [],
+        ];
         yield 'a route in a route' => [$way('{route: b, options: {}}'), 'cannot stand inside another route', []];
         yield 'unknown part' => ["steps:\n  - part: head\n    steps: [{fold: blintz}]\n", '"head" is not a part', []];
-        yield 'part of a wild size' => ["parts:\n  head: {title: Head, scale: 99, side_up: back}\nsteps:\n  - {fold: blintz}\n", '"scale" must be a number', []];
-        yield 'attached before it is folded' => ["parts:\n  head: {title: Head, side_up: back}\nsteps:\n  - {fold: blintz}\n  - {fold: attach, part: head, at: centre}\n", 'is not folded yet', []];
+        yield 'part of a wild size' => [
+            "parts:\n  head: {title: Head, scale: 99, side_up: back}\nsteps:\n  - {fold: blintz}\n",
+            '"scale" must be a number',
+            [],
+        ];
+        yield 'attached before it is folded' => [
+            "parts:\n  head: {title: Head, side_up: back}\nsteps:\n  - {fold: blintz}\n"
+                ."  - {fold: attach, part: head, at: centre}\n",
+            'is not folded yet',
+            [],
+        ];
         yield 'an id twice' => ["steps:\n  - {fold: blintz, id: a}\n  - {fold: turn-over, id: a}\n", 'occurs once', []];
         yield 'resting at no step' => ["resting: [x]\nsteps:\n  - {fold: blintz}\n", 'id of an earlier step', []];
         yield 'finger of nothing' => ["steps:\n  - {fold: valley, strip: edge top, wide: 0 mm}\n", '"wide"', []];
@@ -72,7 +117,9 @@ final class FormulaTest extends TestCase
     public function testFaultsOfRoutesAndParts(string $text, string $reason, array $ways): void
     {
         try {
-            Folder::fold(Loader::load('x', "title: T\nabout: A\nside_up: front\nage_from: 5\ndifficulty: 1\n$text", $ways));
+            Folder::fold(
+                Loader::load('x', "title: T\nabout: A\nside_up: front\nage_from: 5\ndifficulty: 1\n$text", $ways),
+            );
             self::fail('accepted');
         } catch (BadSequence $e) {
             self::assertStringContainsString($reason, $e->getMessage());

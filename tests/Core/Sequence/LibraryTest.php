@@ -21,7 +21,10 @@ use Tests\Support\Folds;
 /** Every model on the shelf, every step: paper by the independent judge, with a sentence, checks and a picture. */
 final class LibraryTest extends TestCase
 {
-    /** @return iterable<string, array{string, array<string, string>}> every model by its usual way, and by each other way of each route */
+    /**
+     * @return iterable<string, array{string, array<string, string>}> every model by its usual way, and by each other
+     *     way of each route
+     */
     public static function models(): iterable
     {
         foreach (Folds::slugs() as $slug) {
@@ -59,7 +62,10 @@ final class LibraryTest extends TestCase
             self::assertNotEmpty(Checks::of($step->after, $words));
             $svg = SvgRenderer::draw(SceneBuilder::before($step), $text->sentence);
             self::assertNotFalse(simplexml_load_string($svg), 'well-formed');
-            $drawn = array_filter($step->actions, static fn ($a): bool => ! $a->behind && ($a->crease !== null || $a->change !== null));
+            $drawn = array_filter(
+                $step->actions,
+                static fn ($a): bool => ! $a->behind && ($a->crease !== null || $a->change !== null),
+            );
             self::assertGreaterThanOrEqual(count($drawn), count(SceneBuilder::before($step)->folds));
         }
     }
@@ -72,7 +78,13 @@ final class LibraryTest extends TestCase
         $other = Folds::library($slug, $choice);
         self::assertNull(Sameness::difference($usual->end(), $other->end()));
         foreach ($other->sequence->routes as $name => $route) {
-            self::assertNull(Sameness::difference($usual->steps[$usual->sequence->routes[$name]->lastStep - 1]->after, $other->steps[$route->lastStep - 1]->after), "after $name");
+            self::assertNull(
+                Sameness::difference(
+                    $usual->steps[$usual->sequence->routes[$name]->lastStep - 1]->after,
+                    $other->steps[$route->lastStep - 1]->after,
+                ),
+                "after $name",
+            );
         }
     }
 
@@ -85,7 +97,10 @@ final class LibraryTest extends TestCase
             self::assertNotSame([], $sequence->$kind, "$slug has no $kind");
         }
         $cuts = array_filter($sequence->steps, static fn (Step $s): bool => $s->kind === FoldKind::Cut);
-        self::assertTrue($cuts === [] || str_contains(implode(' ', $sequence->cautions), 'rules'), 'scissors come with the caution that defers to the house\'s own rules');
+        self::assertTrue(
+            $cuts === [] || str_contains(implode(' ', $sequence->cautions), 'rules'),
+            'scissors come with the caution that defers to the house\'s own rules',
+        );
     }
 
     public function testTheLibraryUsesEveryFoldAndHasTheModelsALeadLooksFor(): void
@@ -96,27 +111,57 @@ final class LibraryTest extends TestCase
                 $kinds[$step->kind->value] = true;
             }
         }
-        self::assertSame([], array_values(array_diff(array_column(FoldKind::cases(), 'value'), array_keys($kinds), ['unfold', 'stand'])));
+        self::assertSame(
+            [],
+            array_values(array_diff(array_column(FoldKind::cases(), 'value'), array_keys($kinds), ['unfold', 'stand'])),
+        );
         self::assertGreaterThanOrEqual(24, count(Folds::slugs()));
     }
 
     public function testTwoWaysThatEndApartAreTold(): void
     {
         $half = Folds::steps("  - {fold: valley, bring: edge right, to: edge left}\n")->end();
-        self::assertNull(Sameness::difference($half, Folds::steps("  - {fold: valley, bring: edge top, to: edge bottom}\n")->end()), 'a square has no top of its own');
-        self::assertNotNull(Sameness::difference($half, Folds::steps("  - {fold: valley, bring: corner bottom-left, to: corner top-right}\n")->end()));
-        self::assertNotNull(Sameness::difference($half, Folds::steps("  - {fold: mountain, bring: edge right, to: edge left}\n")->end()), 'the other side is inside');
+        self::assertNull(
+            Sameness::difference($half, Folds::steps("  - {fold: valley, bring: edge top, to: edge bottom}\n")->end()),
+            'a square has no top of its own',
+        );
+        self::assertNotNull(
+            Sameness::difference(
+                $half,
+                Folds::steps("  - {fold: valley, bring: corner bottom-left, to: corner top-right}\n")->end(),
+            ),
+        );
+        self::assertNotNull(
+            Sameness::difference(
+                $half,
+                Folds::steps("  - {fold: mountain, bring: edge right, to: edge left}\n")->end(),
+            ),
+            'the other side is inside',
+        );
     }
 
-    /** @return iterable<string, array{string, array<string, float>}> sizes over the shorter side s, volume over its cube */
+    /**
+     * @return iterable<string, array{string, array<string, float>}> sizes over the shorter side s, volume over its cube
+     */
     public static function forms(): iterable
     {
-        // Square box: floor and walls are quarters of the blintzed square of side s / sqrt 2: floor s sqrt 2 / 4, walls half that.
-        yield 'square box' => ['square-box', ['width' => 0.353553, 'depth' => 0.353553, 'height' => 0.176777, 'volume' => 0.353553 ** 2 * 0.176777]];
-        // Oblong box from s * s sqrt 2 (A sizes: 297 / 210 = 1.414286): (w - h) / 2 by h / 2 by h / 4. A4: 43.5 * 105 * 52.5 mm.
-        yield 'oblong box' => ['oblong-box', ['width' => 43.5 / 210, 'depth' => 0.5, 'height' => 0.25, 'volume' => 43.5 * 105 * 52.5 / 210 ** 3]];
+        // Square box: floor and walls are quarters of the blintzed square of side s / sqrt 2: floor s sqrt 2 / 4, walls
+        // half that.
+        yield 'square box' => [
+            'square-box',
+            ['width' => 0.353553, 'depth' => 0.353553, 'height' => 0.176777, 'volume' => 0.353553 ** 2 * 0.176777],
+        ];
+        // Oblong box from s * s sqrt 2 (A sizes: 297 / 210 = 1.414286): (w - h) / 2 by h / 2 by h / 4. A4: 43.5 * 105 *
+        // 52.5 mm.
+        yield 'oblong box' => [
+            'oblong-box',
+            ['width' => 43.5 / 210, 'depth' => 0.5, 'height' => 0.25, 'volume' => (43.5 * 105 * 52.5) / 210 ** 3],
+        ];
         // Pyramid, a corner of a cube of edge a = s / sqrt 2: height a / sqrt 3, volume a cubed / 6.
-        yield 'pyramid' => ['pyramid', ['width' => 1.0, 'depth' => sqrt(3) / 2, 'height' => 1 / sqrt(6), 'volume' => M_SQRT1_2 ** 3 / 6]];
+        yield 'pyramid' => [
+            'pyramid',
+            ['width' => 1.0, 'depth' => sqrt(3) / 2, 'height' => 1 / sqrt(6), 'volume' => M_SQRT1_2 ** 3 / 6],
+        ];
         // Waterbomb: a cube of edge s / 4.
         yield 'waterbomb' => ['waterbomb', ['width' => 0.25, 'depth' => 0.25, 'height' => 0.25, 'volume' => 1 / 64]];
     }
@@ -133,14 +178,20 @@ final class LibraryTest extends TestCase
 
     public function testModelsRiseInDifficulty(): void
     {
-        $levels = array_map(static fn (string $s): int => Folds::library($s)->sequence->difficulty, ['dog-face', 'drinking-cup', 'helmet']);
+        $levels = array_map(static fn (string $s): int => Folds::library($s)->sequence->difficulty, [
+            'dog-face',
+            'drinking-cup',
+            'helmet',
+        ]);
         self::assertSame([1, 2, 3], $levels);
     }
 
     public function testTheCupHasItsKnownShape(): void
     {
-        // Triangle with legs 1; the raw edge is laid on the hypotenuse, so the crease halves the 45 degrees and the spot is
-        // tan(22.5 deg) = 0.414214 from the apex along the leg. The rim joins both spots: 0.414214 * sqrt(2) = 0.585786 wide,
+        // Triangle with legs 1; the raw edge is laid on the hypotenuse, so the crease halves the 45 degrees and the
+        // spot is
+        // tan(22.5 deg) = 0.414214 from the apex along the leg. The rim joins both spots: 0.414214 * sqrt(2) = 0.585786
+        // wide,
         // and lies 0.585786 / sqrt(2) = 0.414214 above the base.
         $box = Folds::library('drinking-cup')->end()->box();
         self::assertEqualsWithDelta(0.414214 * 150, $box->height(), 1e-3);
@@ -151,14 +202,19 @@ final class LibraryTest extends TestCase
     {
         $small = Folds::library('helmet')->end()->box();
         $text = (string) file_get_contents(dirname(__DIR__, 3).'/library/models/helmet.yaml');
-        $large = \Cathedra\Core\Sequence\Folder::fold(\Cathedra\Core\Sequence\Loader::load('helmet', $text), 450.0)->end()->box();
+        $large = \Cathedra\Core\Sequence\Folder::fold(\Cathedra\Core\Sequence\Loader::load('helmet', $text), 450.0)
+            ->end()
+            ->box();
         self::assertEqualsWithDelta(3 * $small->width(), $large->width(), 1e-6);
     }
 
     public function testTheFoldDocumentHasTheAgreedForm(): void
     {
         $model = Folds::library('drinking-cup');
-        $steps = array_map(static fn ($s): array => ['state' => $s->after, 'fold' => $s->step->kind->value, 'text' => 'x'], $model->steps);
+        $steps = array_map(
+            static fn ($s): array => ['state' => $s->after, 'fold' => $s->step->kind->value, 'text' => 'x'],
+            $model->steps,
+        );
         $document = FoldDocument::of('Drinking cup', $model->start, $steps);
         self::assertSame(1.2, $document['file_spec']);
         self::assertSame(['creasePattern'], $document['frame_classes']);
@@ -166,7 +222,18 @@ final class LibraryTest extends TestCase
         foreach ($document['file_frames'] as $i => $frame) {
             self::assertSame(['foldedForm'], $frame['frame_classes']);
             self::assertSame($i + 1, $frame['cathedra:step']['number']);
-            foreach (['vertices_coords', 'faces_vertices', 'edges_vertices', 'edges_assignment', 'edges_faces', 'faceOrders', 'cathedra:vertices_sheet', 'cathedra:sheet'] as $key) {
+            foreach (
+                [
+                    'vertices_coords',
+                    'faces_vertices',
+                    'edges_vertices',
+                    'edges_assignment',
+                    'edges_faces',
+                    'faceOrders',
+                    'cathedra:vertices_sheet',
+                    'cathedra:sheet',
+                ] as $key
+            ) {
                 self::assertArrayHasKey($key, $frame);
             }
             self::assertCount(count($frame['vertices_coords']), $frame['cathedra:vertices_sheet']);
@@ -177,11 +244,24 @@ final class LibraryTest extends TestCase
     {
         $words = self::words();
         $cup = Folds::library('drinking-cup')->steps;
-        self::assertSame(['Diagonal fold', 'Bring the bottom corner to the top corner.'], [StepText::of($cup[1], $words)->name, StepText::of($cup[1], $words)->sentence]);
-        self::assertSame('Bring the right corner to a point on the left edge. Take all 2 layers together.', StepText::of($cup[3], $words)->sentence);
+        self::assertSame(
+            ['Diagonal fold', 'Bring the bottom corner to the top corner.'],
+            [StepText::of($cup[1], $words)->name, StepText::of($cup[1], $words)->sentence],
+        );
+        self::assertSame(
+            'Bring the right corner to a point on the left edge. Take all 2 layers together.',
+            StepText::of($cup[3], $words)->sentence,
+        );
         $box = Folds::library('oblong-box')->steps;
-        self::assertStringStartsWith('Bring the top edge to the bottom edge.', StepText::of($box[2], $words)->sentence, 'though other edges end at its middle');
-        self::assertContains('Two loose points at the top, which can be moved apart.', Checks::of($cup[1]->after, $words));
+        self::assertStringStartsWith(
+            'Bring the top edge to the bottom edge.',
+            StepText::of($box[2], $words)->sentence,
+            'though other edges end at its middle',
+        );
+        self::assertContains(
+            'Two loose points at the top, which can be moved apart.',
+            Checks::of($cup[1]->after, $words),
+        );
         self::assertContains('The bottom edge is closed, a fold.', Checks::of($cup[1]->after, $words));
     }
 

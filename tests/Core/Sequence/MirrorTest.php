@@ -46,7 +46,10 @@ final class MirrorTest extends TestCase
 
     private static function assertMirrorImages(FoldedState $a, FoldedState $b, string $what): void
     {
-        $moved = new Point($b->box()->centre()->x + $a->box()->centre()->x, $b->box()->centre()->y - $a->box()->centre()->y);
+        $moved = new Point(
+            $b->box()->centre()->x + $a->box()->centre()->x,
+            $b->box()->centre()->y - $a->box()->centre()->y,
+        );
         foreach ([0.0713, 0.3127, 0.5219, 0.7791, 0.9437] as $u) {
             foreach ([0.0619, 0.3541, 0.6173, 0.9211] as $v) {
                 $p = $a->positionOf($a->sheet->at($u, $v));
@@ -55,8 +58,17 @@ final class MirrorTest extends TestCase
                 if ($p === null || $q === null) {
                     continue;
                 }
-                self::assertEqualsWithDelta(0.0, $q->distanceTo(new Point($moved->x - $p->x, $p->y + $moved->y)), 1e-6, "$what: point $u $v");
-                self::assertSame(count(Stacks::facesAt($a, $p)), count(Stacks::facesAt($b, $q)), "$what: layers at $u $v");
+                self::assertEqualsWithDelta(
+                    0.0,
+                    $q->distanceTo(new Point($moved->x - $p->x, $p->y + $moved->y)),
+                    1e-6,
+                    "$what: point $u $v",
+                );
+                self::assertSame(
+                    count(Stacks::facesAt($a, $p)),
+                    count(Stacks::facesAt($b, $q)),
+                    "$what: layers at $u $v",
+                );
                 self::assertSame(self::levelOf($a, $u, $v), self::levelOf($b, 1 - $u, $v), "$what: level of $u $v");
             }
         }
@@ -72,7 +84,10 @@ final class MirrorTest extends TestCase
         return is_int($level) ? $level : null;
     }
 
-    /** Exchanges left and right, A and B, C and D, both ways of turning, and counts shares of the sheet's width from its other side. */
+    /**
+     * Exchanges left and right, A and B, C and D, both ways of turning, and counts shares of the sheet's width from its
+     * other side.
+     */
     private static function mirrored(mixed $value, string $key = ''): mixed
     {
         if (is_array($value)) {
@@ -83,17 +98,58 @@ final class MirrorTest extends TestCase
                 $value['turn'] = -$value['turn'];
             }
 
-            return array_combine(array_keys($value), array_map(self::mirrored(...), $value, array_map(strval(...), array_keys($value))));
+            return array_combine(
+                array_keys($value),
+                array_map(self::mirrored(...), $value, array_map(strval(...), array_keys($value))),
+            );
         }
-        if (! is_string($value) || in_array($key, ['fold', 'note', 'title', 'part', 'on', 'also', 'way', 'how', 'place', 'name', 'id', 'as', 'side', 'lands', 'route'], true)) {
+        if (
+            ! is_string($value) ||
+            in_array(
+                $key,
+                [
+                    'fold',
+                    'note',
+                    'title',
+                    'part',
+                    'on',
+                    'also',
+                    'way',
+                    'how',
+                    'place',
+                    'name',
+                    'id',
+                    'as',
+                    'side',
+                    'lands',
+                    'route',
+                ],
+                true,
+            )
+        ) {
             return $value;
         }
-        $value = (string) preg_replace_callback('#paper (\S+?) #', static function (array $m): string {
-            [$top, $bottom] = [...explode('/', $m[1]), '1'];
+        $value = (string) preg_replace_callback(
+            '#paper (\S+?) #',
+            static function (array $m): string {
+                [$top, $bottom] = [...explode('/', $m[1]), '1'];
 
-            return 'paper '.((int) $bottom - (int) $top).'/'.$bottom.' ';
-        }, $value);
+                return 'paper '.((int) $bottom - (int) $top).'/'.$bottom.' ';
+            },
+            $value,
+        );
 
-        return (string) preg_replace_callback('/\b(left|right|[A-D])\b/', static fn (array $m): string => ['left' => 'right', 'right' => 'left', 'A' => 'B', 'B' => 'A', 'C' => 'D', 'D' => 'C'][$m[1]], $value);
+        return (string) preg_replace_callback(
+            '/\b(left|right|[A-D])\b/',
+            static fn (array $m): string => [
+                'left' => 'right',
+                'right' => 'left',
+                'A' => 'B',
+                'B' => 'A',
+                'C' => 'D',
+                'D' => 'C',
+            ][$m[1]],
+            $value,
+        );
     }
 }

@@ -39,33 +39,63 @@ final class SentencesTest extends TestCase
     #[DataProvider('sentences')]
     public function testASentence(string $slug, int $step, string $begins): void
     {
-        self::assertStringStartsWith($begins, StepText::of(Folds::library($slug)->steps[$step - 1], self::words())->sentence);
+        self::assertStringStartsWith(
+            $begins,
+            StepText::of(Folds::library($slug)->steps[$step - 1], self::words())->sentence,
+        );
     }
 
     public function testAFingersWidthIsSaidWithItsTolerance(): void
     {
         $step = Folds::steps("  - {fold: valley, strip: edge top, wide: 15 mm}\n")->steps[0];
-        self::assertStringContainsString('about a finger wide (15 mm, give or take a third)', StepText::of($step, self::words())->sentence);
+        self::assertStringContainsString(
+            'about a finger wide (15 mm, give or take a third)',
+            StepText::of($step, self::words())->sentence,
+        );
     }
 
     public function testTheOppositeSideIsSaid(): void
     {
-        $step = Folds::steps("  - {fold: crease, bring: edge top, to: line (middle of edge left) to (middle of edge right), also: opposite side}\n")->steps[0];
+        $step = Folds::steps(
+            '  - {fold: crease, bring: edge top, to: line (middle of edge left) to (middle of edge right), also: '
+                ."opposite side}\n",
+        )->steps[0];
         self::assertStringEndsWith('Do the same on the opposite side.', StepText::of($step, self::words())->sentence);
     }
 
     public function testTheCupOpensAtTheTop(): void
     {
-        self::assertContains('A pocket opens at the top.', Checks::of(Folds::library('drinking-cup')->end(), self::words()));
-        self::assertContains('The outline is a square standing on its corner.', Checks::of(Folds::library('crane')->steps[6]->after, self::words()));
+        self::assertContains(
+            'A pocket opens at the top.',
+            Checks::of(Folds::library('drinking-cup')->end(), self::words()),
+        );
+        self::assertContains(
+            'The outline is a square standing on its corner.',
+            Checks::of(Folds::library('crane')->steps[6]->after, self::words()),
+        );
     }
 
     public function testReasonsNameNumbers(): void
     {
         $d = Yaml::parseFile(dirname(__DIR__, 3).'/library/difficulty.yaml');
-        $scale = new Scale($d['kinds'], $d['creases'], $d['layers'], $d['smallness'], $d['small_mm'], $d['hidden'], $d['by_eye'], $d['levels'], $d['hard_from'], $d['builds_on'], $d['source']);
+        $scale = new Scale(
+            $d['kinds'],
+            $d['creases'],
+            $d['layers'],
+            $d['smallness'],
+            $d['small_mm'],
+            $d['hidden'],
+            $d['by_eye'],
+            $d['levels'],
+            $d['hard_from'],
+            $d['builds_on'],
+            $d['source'],
+        );
         $crane = ModelInsight::of(Folds::library('crane'), $scale);
-        $of = static fn (int $step): string => implode(' ', Reasons::of($crane->steps[$step - 1], $scale, 150.0, self::words()));
+        $of = static fn (int $step): string => implode(
+            ' ',
+            Reasons::of($crane->steps[$step - 1], $scale, 150.0, self::words()),
+        );
         self::assertStringContainsString('Three creases bend at once.', $of(10));
         self::assertStringContainsString('The creases of steps 8, 9 lead the paper.', $of(10));
         self::assertStringContainsString('Eight layers lie under the crease.', $of(14));

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Accounts;
+
+use OpenApi\Attributes as OA;
+
+/** Who is signed in, and the lists every screen needs. */
+#[OA\Schema(required: ['name', 'organisation', 'unit', 'formats', 'age_bands'])]
+final readonly class AccountData
+{
+    /**
+     * @param  list<array{key: string, name: string, width: float, height: float, grammage: int, kind: string,
+     *     sides: string, source: string}>  $formats
+     * @param  list<array{key: string, label: string}>  $age_bands
+     */
+    public function __construct(
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $organisation,
+        #[OA\Property(description: 'in which lengths are read', enum: ['mm', 'cm', 'in'])] public string $unit,
+        #[
+            OA\Property(
+                type: 'array',
+                items: new OA\Items(
+                    required: ['key', 'name', 'width', 'height', 'grammage', 'kind', 'sides', 'source'],
+                    properties: [
+                        new OA\Property(property: 'key', type: 'string'),
+                        new OA\Property(property: 'name', type: 'string'),
+                        new OA\Property(property: 'width', type: 'number'),
+                        new OA\Property(property: 'height', type: 'number'),
+                        new OA\Property(property: 'grammage', type: 'integer'),
+                        new OA\Property(property: 'kind', type: 'string'),
+                        new OA\Property(property: 'sides', type: 'string'),
+                        new OA\Property(property: 'source', type: 'string'),
+                    ],
+                    type: 'object',
+                ),
+            ),
+        ]
+        public array $formats,
+        #[
+            OA\Property(
+                type: 'array',
+                items: new OA\Items(
+                    required: ['key', 'label'],
+                    properties: [
+                        new OA\Property(property: 'key', type: 'string'),
+                        new OA\Property(property: 'label', type: 'string'),
+                    ],
+                    type: 'object',
+                ),
+            ),
+        ]
+        public array $age_bands,
+    ) {
+    }
+}

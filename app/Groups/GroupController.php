@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Groups;
+
+use App\Lessons\LessonSheet;
+use App\Models\Group;
+use App\Paper\PaperAdvice;
+use App\Shelf\ModelShelf;
+use App\Support\Controller;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+final class GroupController extends Controller
+{
+    public function __construct(private readonly LessonSheet $sheet)
+    {
+    }
+
+    public function index(Request $request): JsonResponse
+    {
+        /** @var Collection<int, Group> $groups */
+        $groups = $this->organisation($request)->groups()->with('learners')->limit(200)->get();
+
+        return response()->json($groups->map($this->sheet->group(...)));
+    }
+
+    public function store(GroupRequest $request, SaveGroup $save): JsonResponse
+    {
+        return response()->json(
+            $this->sheet->group(
+                $save(new Group(['organisation_id' => $request->organisation()->id]), $request->validated()),
+            ),
+            201,
+        );
+    }
+
+    public function update(GroupRequest $request, Group $group, SaveGroup $save): JsonResponse
+    {
+        return response()->json($this->sheet->group($save($group, $request->validated())));
+    }
+
+    public function destroy(Group $group): Response
+    {
+        $group->delete();
+
+        return response()->noContent();
+    }
+
+    public function times(Group $group): JsonResponse
+    {
+        return response()->json($this->sheet->times($group));
+    }
+
+    public function paper(Request $request, Group $group, PaperAdvice $advice, ModelShelf $shelf): JsonResponse
+    {
+        $cells = [];
+        foreach ($this->organisation($request)->stocks()->limit(40)->get() as $stock) {
+            foreach ($shelf->all() as $model) {
+                $cells[] = [
+                    'model' => $model->slug,
+                    'stock' => $stock->id,
+                    'verdict' => $advice->willFold($stock, $model, $group->age_band),
+                ];
+            }
+        }
+
+        return response()->json($cells);
+    }
+
+    public function wall(Group $group, WallChart $chart): JsonResponse
+    {
+        /** @var WallData $wall */
+        $wall = $chart($group);
+
+        return response()->json($wall);
+    }
+}

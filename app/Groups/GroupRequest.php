@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Groups;
+
+use App\Models\Group;
+use App\Support\ApiRequest;
+use App\Support\LibraryFiles;
+use App\Support\PlainText;
+use Cathedra\Core\Pacing\Room;
+use Illuminate\Validation\Rule;
+
+final class GroupRequest extends ApiRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(LibraryFiles $files): array
+    {
+        $group = $this->route('group');
+
+        return [
+            'name' => [
+                'required',
+                'string',
+                'max:80',
+                new PlainText(),
+                Rule::unique('groups')
+                    ->where('organisation_id', $this->organisation()->id)
+                    ->ignore($group instanceof Group ? $group->id : null),
+            ],
+            'age_band' => ['required', 'string', Rule::in(array_keys($files->times()->ages))],
+            'helpers' => ['required', 'integer', 'between:0,20'],
+            'table_size' => ['sometimes', 'nullable', 'integer', 'between:1,20'],
+            'learners' => ['present', 'array', 'max:'.Room::MAX_LEARNERS],
+            'learners.*.id' => ['nullable', 'integer'],
+            'learners.*.name' => ['required', 'string', 'max:40', new PlainText()],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'name.required' => 'Give the group a name.',
+            'name.max' => 'The name is too long; 80 characters are enough.',
+            'name.unique' => 'There is a group of this name already.',
+            'age_band.in' => 'Choose one of the age bands.',
+            'helpers.between' => 'There can be 0 to 20 helpers.',
+            'table_size.*' => 'There are 1 to 20 places at a table.',
+            'learners.max' => 'A group has at most '.Room::MAX_LEARNERS.' learners; divide a larger one.',
+            'learners.*.name.required' => 'A learner needs a given name or nickname.',
+            'learners.*.name.max' => 'The name is too long; a given name or nickname of 40 characters is enough.',
+        ];
+    }
+}

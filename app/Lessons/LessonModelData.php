@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Lessons;
+
+use OpenApi\Attributes as OA;
+
+/** One model of a lesson; its steps are numbered through the lesson. */
+#[OA\Schema(required: ['slug', 'title', 'ways', 'side_mm', 'first', 'steps'])]
+final readonly class LessonModelData
+{
+    public function __construct(
+        #[OA\Property] public string $slug,
+        #[OA\Property] public string $title,
+        #[
+            OA\Property(
+                description: 'the way taken, by route of the model',
+                type: 'object',
+                additionalProperties: new OA\AdditionalProperties(type: 'string'),
+            ),
+        ]
+        public object $ways,
+        #[OA\Property(description: 'wanted square; null: the largest the sheet gives')] public ?float $side_mm,
+        #[OA\Property(description: 'number of its first step in the lesson')] public int $first,
+        #[OA\Property] public int $steps,
+    ) {
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Lessons;
+
+use App\Models\Lesson;
+use App\Shelf\ModelShelf;
+use App\Shelf\ModelSummary;
+use Cathedra\Core\Pacing\ModelLoad;
+
+/** What a lesson teaches, model by model; its steps are numbered through. */
+final readonly class Programme
+{
+    /** @param  non-empty-list<ProgrammeItem>  $items */
+    private function __construct(public array $items)
+    {
+    }
+
+    public static function of(Lesson $lesson, ModelShelf $shelf): self
+    {
+        $items = [self::item($shelf, $lesson->model, $lesson->ways ?? [], $lesson->side_mm, 1)];
+        foreach ($lesson->further as $model) {
+            $last = $items[count($items) - 1];
+            $items[] = self::item(
+                $shelf,
+                $model->model,
+                $model->ways ?? [],
+                $model->side_mm,
+                $last->first + count($last->loads),
+            );
+        }
+
+        return new self($items);
+    }
+
+    public function steps(): int
+    {
+        return array_sum(array_map(static fn (ProgrammeItem $i): int => count($i->loads), $this->items));
+    }
+
+    public function find(string $slug): ?ProgrammeItem
+    {
+        foreach ($this->items as $item) {
+            if ($item->slug === $slug) {
+                return $item;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<ModelLoad> */
+    public function loads(): array
+    {
+        return array_map(
+            static fn (ProgrammeItem $i): ModelLoad => new ModelLoad($i->loads, $i->summary->difficulty),
+            $this->items,
+        );
+    }
+
+    public function title(): string
+    {
+        return implode(', ', array_map(static fn (ProgrammeItem $i): string => $i->summary->title, $this->items));
+    }
+
+    /** @return list<ModelSummary> */
+    public function models(): array
+    {
+        return array_map(static fn (ProgrammeItem $i): ModelSummary => $i->summary, $this->items);
+    }
+
+    /** @param  array<string, string>  $ways */
+    private static function item(ModelShelf $shelf, string $slug, array $ways, ?float $side, int $first): ProgrammeItem
+    {
+        return new ProgrammeItem($slug, $ways, $side, $first, $shelf->loads($slug, $ways), $shelf->summary($slug));
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Lessons;
+
+use App\Shelf\ModelSummary;
+use Cathedra\Core\Pacing\StepLoad;
+
+/** One model of a lesson. */
+final readonly class ProgrammeItem
+{
+    /**
+     * @param  array<string, string>  $ways
+     * @param  float|null  $side  mm wanted; null: the largest the sheet gives
+     * @param  int  $first  number of its first step in the lesson
+     * @param  list<StepLoad>  $loads
+     */
+    public function __construct(
+        public string $slug,
+        public array $ways,
+        public ?float $side,
+        public int $first,
+        public array $loads,
+        public ModelSummary $summary,
+    ) {
+    }
+}

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Paper;
+
+use App\Models\Stock;
+use App\Support\ApiRequest;
+use Cathedra\Core\Paper\Prefer;
+use Illuminate\Validation\Rule;
+
+/** Paper of the cupboard and the squares wanted from it. */
+final class BenchRequest extends ApiRequest
+{
+    protected function prepareForValidation(): void
+    {
+        $this->readLengths(
+            array_map(
+                static fn (int|string $i): string => "need.$i.side_mm",
+                array_keys(is_array($this->input('need')) ? $this->input('need') : []),
+            ),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'stock' => ['required', 'array', 'between:1,6'],
+            'stock.*.id' => [
+                'required',
+                'integer',
+                'distinct',
+                Rule::exists('stocks', 'id')->where('organisation_id', $this->organisation()->id),
+            ],
+            'stock.*.count' => ['nullable', 'integer', 'between:0,1000000'],
+            'need' => ['required', 'array', 'between:1,6'],
+            'need.*.side_mm' => ['nullable', 'numeric', 'between:10,2000'],
+            'need.*.count' => ['required', 'integer', 'between:1,2000'],
+            'method' => ['required', Rule::in(['scissors', 'trimmer', 'tear'])],
+            'prefer' => ['required', Rule::enum(Prefer::class)],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'stock.required' => 'Choose some paper first.',
+            'stock.between' => 'Choose one to six kinds of paper.',
+            'stock.*.id.exists' => 'That paper is gone from the cupboard. Choose another.',
+            'stock.*.id.*' => 'Each paper comes once.',
+            'stock.*.count.*' => 'The count must be a whole number from 0 to 1,000,000, or empty for plenty.',
+            'need.required' => 'Say which squares are wanted.',
+            'need.between' => 'Ask for one to six sizes.',
+            'need.*.side_mm.*' => 'A square must have between 10 and 2000 mm.',
+            'need.*.count.*' => 'The number of squares must be a whole number from 1 to 2,000.',
+        ];
+    }
+
+    /** @return list<array{Stock, int|null}> with the count to plan with */
+    public function papers(): array
+    {
+        $papers = [];
+        /** @var list<array{id: int|string, count?: int|string|null}> $given */
+        $given = $this->validated('stock');
+        foreach ($given as $entry) {
+            /** @var Stock $stock */
+            $stock = Stock::query()->findOrFail((int) $entry['id']);
+            $papers[] = [$stock, isset($entry['count']) ? (int) $entry['count'] : null];
+        }
+
+        return $papers;
+    }
+
+    /** @return list<array{side: float|null, count: int}> side null: as large as can be */
+    public function need(): array
+    {
+        /** @var list<array{side_mm?: float|string|null, count: int|string}> $given */
+        $given = $this->validated('need');
+
+        return array_map(
+            static fn (array $n): array => [
+                'side' => isset($n['side_mm']) ? (float) $n['side_mm'] : null,
+                'count' => (int) $n['count'],
+            ],
+            array_values($given),
+        );
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Paper;
+
+use App\Models\Lesson;
+use App\Models\Stock;
+use App\Models\StockChange;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Changes the count of a stock and keeps why, so that it can be taken back. A stock of which there is plenty is not
+ * counted.
+ */
+final class CountPaper
+{
+    /** @param  int  $sheets  added; negative: taken, but never more than there are */
+    public function __invoke(Stock $stock, int $sheets, string $why, ?Lesson $lesson = null): ?StockChange
+    {
+        return DB::transaction(function () use ($stock, $sheets, $why, $lesson): ?StockChange {
+            /** @var Stock|null $locked */
+            $locked = Stock::query()->whereKey($stock->id)->lockForUpdate()->first();
+            if ($locked === null || $locked->count === null) {
+                return null;
+            }
+            $real = max($sheets, -$locked->count);
+            $locked->update(['count' => $locked->count + $real, 'version' => $locked->version + 1]);
+
+            return $real === 0
+                ? null
+                : StockChange::query()->create([
+                    'stock_id' => $locked->id,
+                    'lesson_id' => $lesson?->id,
+                    'sheets' => $real,
+                    'why' => mb_substr($why, 0, 160),
+                    'at' => CarbonImmutable::now(),
+                ]);
+        });
+    }
+
+    /** Takes the latest change that still counts back; null when there is none. */
+    public function undo(Stock $stock): ?StockChange
+    {
+        return DB::transaction(function () use ($stock): ?StockChange {
+            /** @var StockChange|null $last */
+            $last = StockChange::query()
+                ->where('stock_id', $stock->id)
+                ->whereNull('undone_at')
+                ->orderByDesc('id')
+                ->lockForUpdate()
+                ->first();
+            /** @var Stock|null $locked */
+            $locked = Stock::query()->whereKey($stock->id)->lockForUpdate()->first();
+            if ($last === null || $locked === null || $locked->count === null) {
+                return null;
+            }
+            $locked->update(['count' => max(0, $locked->count - $last->sheets), 'version' => $locked->version + 1]);
+            $last->update(['undone_at' => CarbonImmutable::now()]);
+
+            return $last;
+        });
+    }
+}

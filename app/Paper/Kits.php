@@ -1,0 +1,192 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Paper;
+
+use App\Lessons\Programme;
+use App\Lessons\ProgrammeItem;
+use App\Models\Lesson;
+use App\Support\LibraryFiles;
+use Cathedra\Core\Paper\KitList;
+use Cathedra\Core\Paper\LessonPaper;
+use Cathedra\Core\Paper\Material;
+use Cathedra\Core\Paper\Preparation;
+
+/**
+ * What is done and laid out before a lesson: the list, its time, what goes to each table, and the things beside paper.
+ */
+final readonly class Kits
+{
+    public function __construct(private LibraryFiles $files, private Measure $measure)
+    {
+    }
+
+    /** @return list<array{key: string, text: string, done: bool}> */
+    public function toDo(Lesson $lesson, LessonPaper $paper, Programme $programme): array
+    {
+        $words = $this->files->words();
+        $list = [];
+        foreach ($this->of($lesson, $paper, $programme)->toDo() as ['key' => $key, 'said' => $said, 'with' => $with]) {
+            $with = array_map(
+                fn (int|float|string $v): int|string => is_float($v) ? $this->measure->say($v) : $v,
+                $with,
+            );
+            $phrase = ['spares-one' => 'spares-of', 'practise-one' => 'practise-one'][$said] ?? $said;
+            $list[] = [
+                'key' => $key,
+                'text' => $words->count('paper', "kit-$phrase", (int) ($with['n'] ?? 0), $with),
+                'done' => in_array($key, $lesson->ticks ?? [], true),
+            ];
+        }
+
+        return $list;
+    }
+
+    /**
+     * @param  int|null  $strokes  cuts through stacks; null: one square of each sheet by folding a corner over
+     */
+    public function prepare(Lesson $lesson, LessonPaper $paper, ?int $strokes): PrepareData
+    {
+        $rules = $this->files->paperRules();
+        $people = $lesson->helpers_cut ? 1 + $lesson->helpers : 1;
+        [$cuts, $each] =
+            $strokes === null
+                ? [$paper->sheets(), $this->squaringSeconds($lesson->method)]
+                : [$strokes, $rules['cut_seconds'][$lesson->method]];
+        $kits = $paper->models === [] ? 0 : max(array_map(static fn ($m): int => $m->sets(), $paper->models));
+        $work = Preparation::of(
+            $lesson->square_in_lesson || $paper->plan === null ? 0 : $cuts,
+            $each,
+            $kits,
+            $rules['sorting_seconds']['value'] * max(1, count($paper->pieces)),
+            $people,
+        );
+        $open = ! $lesson->paper_ready && $lesson->ended_at === null;
+
+        return new PrepareData(
+            (int) ceil($work->seconds() / 60),
+            $people,
+            $open
+                ? $lesson->starts_at
+                    ->setTimestamp($work->startBy($lesson->starts_at->getTimestamp()))
+                    ->format('Y-m-d\TH:i')
+                : null,
+        );
+    }
+
+    /** @return int seconds for one learner to make a square by this method */
+    public function squaringSeconds(string $method): int
+    {
+        return $this->files->paperRules()['squaring_seconds'][$method];
+    }
+
+    /**
+     * What goes to each learner and to each table, with a label for every kit.
+     *
+     * @return array{tables: list<array{table: int, learners: list<array{name: string, seat: int|null}>,
+     *     items: list<string>}>, kit: list<string>}
+     */
+    public function forTables(Lesson $lesson, LessonPaper $paper, Programme $programme): array
+    {
+        $words = $this->files->words();
+        $kits = $this->of($lesson, $paper, $programme);
+        $each = array_map(
+            fn (array $p): string => $words->say('paper', $p['uncut'] ? 'label-sheet' : 'label-square', [
+                'title' => $p['title'],
+                'side' => $this->measure->say($p['side']),
+            ]),
+            $kits->forLearner(),
+        );
+        $names = array_column(
+            array_map(static fn (Material $m): array => [$m->key, $m->name], $this->materials($lesson, $programme)),
+            1,
+            0,
+        );
+        $learners = array_values(
+            $lesson->group->learners->map(static fn ($l): array => ['name' => $l->name, 'seat' => $l->seat])->all(),
+        );
+        $tables = [];
+        foreach ($kits->forTables() as $t => $table) {
+            $items = [];
+            foreach ($table['materials'] as $key => $n) {
+                $items[] = $words->count('paper', 'kit-material', $n, ['name' => $names[$key]]);
+            }
+            if ($table['scissors'] > 0) {
+                array_unshift(
+                    $items,
+                    $words->count('paper', 'kit-scissors', $table['scissors'], [
+                        'share' => (int) ceil($table['learners'] / $table['scissors']),
+                    ]),
+                );
+            }
+            $tables[] = [
+                'table' => $t + 1,
+                'learners' => array_splice($learners, 0, $table['learners']),
+                'items' => $items,
+            ];
+        }
+
+        return ['tables' => $tables, 'kit' => $each];
+    }
+
+    /**
+     * All there is to choose from, with what is chosen (or suggested, while nobody has chosen).
+     *
+     * @return list<array{key: string, name: string, chosen: bool, caution: string, unfit: string|null}>
+     */
+    public function offered(Lesson $lesson, Programme $programme): array
+    {
+        $chosen = array_map(static fn (Material $m): string => $m->key, $this->materials($lesson, $programme));
+
+        return array_map(
+            static fn (Material $m): array => [
+                'key' => $m->key,
+                'name' => $m->name,
+                'chosen' => in_array($m->key, $chosen, true),
+                'caution' => $m->caution,
+                'unfit' => $m->fits($lesson->group->age_band) ? null : $m->instead ?? '',
+            ],
+            $this->files->materials(),
+        );
+    }
+
+    /** @return list<Material> */
+    public function materials(Lesson $lesson, Programme $programme): array
+    {
+        $glued = in_array(
+            'attach',
+            array_merge(
+                ...array_map(
+                    static fn (ProgrammeItem $i): array => array_column($i->loads, 'fold'),
+                    $programme->items,
+                ),
+            ),
+            true,
+        );
+        $keys = $lesson->materials ?? [
+            ...$glued ? ['glue-stick'] : [],
+            ...$lesson->decorate === 'none' ? [] : ['pencils'],
+        ];
+
+        return array_values(
+            array_filter($this->files->materials(), static fn (Material $m): bool => in_array($m->key, $keys, true)),
+        );
+    }
+
+    private function of(Lesson $lesson, LessonPaper $paper, Programme $programme): KitList
+    {
+        $seats = $lesson->group->table_size ?? $this->files->paperRules()['table_seats']['value'];
+        $cuts = array_filter($programme->items, static fn (ProgrammeItem $i): bool => $i->summary->scissors) !== [];
+
+        return new KitList(
+            $paper,
+            $lesson->learners(),
+            $seats,
+            $lesson->square_in_lesson,
+            $cuts,
+            $lesson->method,
+            $this->materials($lesson, $programme),
+        );
+    }
+}

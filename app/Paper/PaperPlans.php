@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Paper;
+
+use App\Support\LibraryFiles;
+use Cathedra\Core\Paper\LessonPaper;
+use Cathedra\Core\Paper\ModelPaper;
+use Cathedra\Core\Paper\Prefer;
+use Cathedra\Core\Paper\Stock;
+use Illuminate\Contracts\Cache\Repository;
+
+/**
+ * The paper of lessons, worked out once for each question and kept under everything the answer depends on: a plan that
+ * was
+ * cut short by time stays the same from one look to the next. Safe to delete at any time.
+ */
+final class PaperPlans
+{
+    private const KEEP_SECONDS = 60 * 60 * 24 * 30;
+
+    /** @var array<string, LessonPaper> of this request */
+    private array $known = [];
+
+    public function __construct(private readonly LibraryFiles $files, private readonly Repository $cache)
+    {
+    }
+
+    /**
+     * @param  non-empty-list<Stock>  $pile
+     * @param  list<ModelPaper>  $models
+     */
+    public function for(
+        array $pile,
+        array $models,
+        float $kerf,
+        Prefer $prefer = Prefer::Least,
+        float $seconds = 2.0,
+    ): LessonPaper {
+        $key =
+            'paper:'.
+            hash('xxh128', serialize([$this->files->engineVersion(), $pile, $models, $kerf, $prefer, $seconds]));
+        if (! isset($this->known[$key])) {
+            $kept = $this->cache->get($key);
+            $this->known[$key] =
+                $kept instanceof LessonPaper ? $kept : LessonPaper::for($pile, $models, $kerf, $prefer, $seconds);
+            $kept instanceof LessonPaper || $this->cache->put($key, $this->known[$key], self::KEEP_SECONDS);
+        }
+
+        return $this->known[$key];
+    }
+}

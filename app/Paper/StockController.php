@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Paper;
+
+use App\Models\Stock;
+use App\Models\StockChange;
+use App\Support\Controller;
+use Cathedra\Core\Paper\Squaring;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Validation\ValidationException;
+
+final class StockController extends Controller
+{
+    public function index(Request $request): JsonResponse
+    {
+        return response()->json(
+            $this->organisation($request)->stocks()->limit(200)->get()->map(PaperBench::stock(...)),
+        );
+    }
+
+    public function store(StockRequest $request): JsonResponse
+    {
+        return response()->json(
+            PaperBench::stock(
+                $request
+                    ->organisation()
+                    ->stocks()
+                    ->create([
+                        'grammage' => null,
+                        'count' => null,
+                        'price' => null,
+                        'tags' => null,
+                        ...$request->validated(),
+                    ]),
+            ),
+            201,
+        );
+    }
+
+    public function update(StockRequest $request, Stock $stock): JsonResponse
+    {
+        $input = $request->validated();
+        $version = $input['version'] ?? null;
+        $changed = Stock::query()
+            ->whereKey($stock->id)
+            ->when($version !== null, fn ($q) => $q->where('version', $version))
+            ->update(
+                ['version' => $stock->version + 1] +
+                    (isset($input['tags']) ? ['tags' => json_encode($input['tags'])] : []) +
+                    array_diff_key($input, ['version' => 0]),
+            );
+        $stock->refresh();
+        if ($changed === 0) {
+            return response()->json(
+                [
+                    'message' => "Somebody else changed this paper meanwhile: it is now {$stock->name}, "
+                        ."{$stock->width_mm} x {$stock->height_mm} mm, ".
+                        ($stock->count ?? 'plenty of').
+                        ' sheets. Nothing of yours was saved; look at it and save again.',
+                    'errors' => [['pointer' => '/version', 'message' => 'Changed by somebody else meanwhile.']],
+                    'stock' => PaperBench::stock($stock),
+                ],
+                409,
+            );
+        }
+
+        return response()->json(PaperBench::stock($stock));
+    }
+
+    public function destroy(Stock $stock): Response
+    {
+        $stock->delete();
+
+        return response()->noContent();
+    }
+
+    public function changes(Stock $stock): JsonResponse
+    {
+        /** @var Collection<int, StockChange> $changes */
+        $changes = StockChange::query()->where('stock_id', $stock->id)->orderByDesc('id')->limit(30)->get();
+
+        return response()->json(
+            $changes->map(
+                static fn (StockChange $c): StockChangeData => new StockChangeData(
+                    $c->id,
+                    $c->sheets,
+                    $c->why,
+                    $c->at->format('Y-m-d\TH:i'),
+                    $c->undone_at !== null,
+                ),
+            ),
+        );
+    }
+
+    public function undo(Stock $stock, CountPaper $count): JsonResponse
+    {
+        if ($count->undo($stock) === null) {
+            throw ValidationException::withMessages(['count' => 'There is no change of this count to take back.']);
+        }
+
+        return response()->json(PaperBench::stock($stock->refresh()));
+    }
+
+    public function offcuts(Request $request, Stock $stock, CountPaper $count): JsonResponse
+    {
+        $squaring = Squaring::of($stock->width_mm, $stock->height_mm);
+        $longest = max($stock->width_mm, $stock->height_mm);
+        $given = $request->validate(
+            [
+                'count' => ['required', 'integer', 'between:1,10000'],
+                'width_mm' => ['sometimes', 'required_with:height_mm', 'numeric', "between:10,$longest"],
+                'height_mm' => ['sometimes', 'required_with:width_mm', 'numeric', "between:10,$longest"],
+            ],
+            [
+                'count.*' => 'Say how many offcuts, from 1 to 10,000.',
+                'width_mm.*' => "An offcut of this paper has 10 to $longest mm each way.",
+                'height_mm.*' => "An offcut of this paper has 10 to $longest mm each way.",
+            ],
+        );
+        $own = isset($given['width_mm'], $given['height_mm']);
+        [$width, $height] = $own
+            ? [round((float) $given['width_mm'], 2), round((float) $given['height_mm'], 2)]
+            : [round($squaring->strip, 2), $squaring->side];
+        if ($width < 10) {
+            throw ValidationException::withMessages([
+                'count' => 'A square of this paper leaves no strip that could be kept.',
+            ]);
+        }
+        [$width, $height] = [min($width, $height), max($width, $height)];
+        $name = mb_substr(
+            $own
+                ? 'Offcuts '.Measure::mm($width).' x '.Measure::mm($height)." of {$stock->name}"
+                : "Strips of {$stock->name}",
+            0,
+            80,
+        );
+        $kept = $this->organisation($request)
+            ->stocks()
+            ->firstOrCreate(
+                ['name' => $name],
+                [
+                    'width_mm' => $width,
+                    'height_mm' => $height,
+                    'grammage' => $stock->grammage,
+                    'kind' => $stock->kind,
+                    'sides' => $stock->sides,
+                    'count' => 0,
+                    'price' => 0,
+                    'tags' => null,
+                    'scrap' => true,
+                ],
+            );
+        $count($kept, (int) $given['count'], "put back from {$stock->name}");
+
+        return response()->json(PaperBench::stock($kept->refresh()));
+    }
+
+    public function needs(Request $request, PaperAhead $ahead): JsonResponse
+    {
+        return response()->json($ahead->needs($this->organisation($request)));
+    }
+}

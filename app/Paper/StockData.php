@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Paper;
+
+use OpenApi\Attributes as OA;
+
+#[
+    OA\Schema(
+        required: [
+            'id',
+            'name',
+            'width_mm',
+            'height_mm',
+            'grammage',
+            'count',
+            'square_mm',
+            'strip_mm',
+            'kind',
+            'sides',
+            'trim_mm',
+            'version',
+            'price',
+            'tags',
+            'scrap',
+        ],
+    ),
+]
+final readonly class StockData
+{
+    /** @param  list<string>  $tags */
+    public function __construct(
+        #[OA\Property] public int $id,
+        #[OA\Property] public string $name,
+        #[OA\Property] public float $width_mm,
+        #[OA\Property] public float $height_mm,
+        #[OA\Property] public ?int $grammage,
+        #[OA\Property(description: 'null: plenty')] public ?int $count,
+        #[OA\Property(description: 'side of the square by the diagonal fold')] public float $square_mm,
+        #[OA\Property(description: 'width of the strip that is removed')] public float $strip_mm,
+        #[
+            OA\Property(enum: ['office', 'folding', 'newsprint', 'kraft', 'construction', 'wallpaper', 'other']),
+        ]
+        public string $kind,
+        #[
+            OA\Property(
+                description: 'both alike, coloured on one side, printed, lined',
+                enum: ['alike', 'coloured', 'printed', 'lined'],
+            ),
+        ]
+        public string $sides,
+        #[OA\Property(description: 'lost all round: holes, margins, a fold')] public float $trim_mm,
+        #[
+            OA\Property(description: 'goes up with every change; send back the one that was changed'),
+        ]
+        public int $version,
+        #[
+            OA\Property(description: "of one sheet, in the organisation's own currency; null: not known"),
+        ]
+        public ?float $price,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $tags,
+        #[OA\Property(description: 'to be used up first where a lesson prefers that')] public bool $scrap,
+    ) {
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Paper;
+
+use App\Models\Stock;
+use App\Support\ApiRequest;
+use App\Support\PlainText;
+use Illuminate\Validation\Rule;
+
+final class StockRequest extends ApiRequest
+{
+    protected function prepareForValidation(): void
+    {
+        $this->readLengths(['width_mm', 'height_mm', 'trim_mm']);
+    }
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        $stock = $this->route('stock');
+
+        return [
+            'name' => [
+                'required',
+                'string',
+                'max:80',
+                new PlainText(),
+                Rule::unique('stocks')
+                    ->where('organisation_id', $this->organisation()->id)
+                    ->ignore($stock instanceof Stock ? $stock->id : null),
+            ],
+            'width_mm' => ['required', 'numeric', 'between:10,2000'],
+            'height_mm' => ['required', 'numeric', 'between:10,2000'],
+            'grammage' => ['nullable', 'integer', 'between:10,600'],
+            'count' => ['nullable', 'integer', 'between:0,1000000'],
+            'kind' => [
+                'sometimes',
+                Rule::in(['office', 'folding', 'newsprint', 'kraft', 'construction', 'wallpaper', 'other']),
+            ],
+            'sides' => ['sometimes', Rule::in(['alike', 'coloured', 'printed', 'lined'])],
+            'trim_mm' => ['sometimes', 'numeric', 'between:0,100'],
+            'version' => ['sometimes', 'integer'],
+            'price' => ['sometimes', 'nullable', 'numeric', 'between:0,9999'],
+            'tags' => ['sometimes', 'array', 'max:8'],
+            'tags.*' => ['string', 'max:30', 'distinct:ignore_case', new PlainText()],
+            'scrap' => ['sometimes', 'boolean'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'name.required' => 'Give the paper a name.',
+            'name.max' => 'The name is too long; 80 characters are enough.',
+            'name.unique' => 'There is paper of this name already.',
+            'width_mm.*' => 'The width must be a number between 10 and 2000 mm.',
+            'height_mm.*' => 'The height must be a number between 10 and 2000 mm.',
+            'grammage.*' => 'The grammage must be between 10 and 600 g/m2, or empty.',
+            'trim_mm.*' => 'What is lost all round must be between 0 and 100 mm.',
+            'price.*' => 'The price of one sheet must be a number from 0 to 9,999, or empty.',
+            'tags.max' => 'Eight tags are enough.',
+            'tags.*.max' => 'A tag has at most 30 characters.',
+            'tags.*.distinct' => 'Each tag comes once.',
+            'count.*' => 'The count must be a whole number from 0 to 1,000,000, or empty for plenty.',
+        ];
+    }
+}

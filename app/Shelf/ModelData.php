@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shelf;
+
+use OpenApi\Attributes as OA;
+
+/** A model with all its steps, by the ways that were chosen. */
+#[
+    OA\Schema(
+        required: [
+            'summary',
+            'side_up',
+            'cautions',
+            'talk',
+            'decorate',
+            'display',
+            'routes',
+            'needs',
+            'steps',
+            'end_checks',
+            'pattern',
+        ],
+    ),
+]
+final readonly class ModelData
+{
+    /**
+     * @param  list<string>  $cautions
+     * @param  list<string>  $talk
+     * @param  list<string>  $decorate
+     * @param  list<string>  $display
+     * @param  list<array{name: string, chosen: string, first: int, last: int, ways: list<array{key: string,
+     *     title: string}>}>  $routes
+     * @param  list<array{kind: string, name: string}>  $needs
+     * @param  list<StepData>  $steps
+     * @param  list<string>  $end_checks
+     * @param  array<string, mixed>  $pattern
+     */
+    public function __construct(
+        #[OA\Property(ref: '#/components/schemas/ModelSummary')] public ModelSummary $summary,
+        #[OA\Property(enum: ['front', 'back'])] public string $side_up,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $cautions,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $talk,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $decorate,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $display,
+        #[
+            OA\Property(
+                description: 'places where the lead chooses between ways that end alike',
+                type: 'array',
+                items: new OA\Items(
+                    required: ['name', 'chosen', 'first', 'last', 'ways'],
+                    properties: [
+                        new OA\Property(property: 'name', type: 'string'),
+                        new OA\Property(property: 'chosen', type: 'string'),
+                        new OA\Property(
+                            property: 'first',
+                            description: 'its steps, by the chosen way',
+                            type: 'integer',
+                        ),
+                        new OA\Property(property: 'last', type: 'integer'),
+                        new OA\Property(
+                            property: 'ways',
+                            type: 'array',
+                            items: new OA\Items(
+                                required: ['key', 'title'],
+                                properties: [
+                                    new OA\Property(property: 'key', type: 'string'),
+                                    new OA\Property(property: 'title', type: 'string'),
+                                ],
+                                type: 'object',
+                            ),
+                        ),
+                    ],
+                    type: 'object',
+                ),
+            ),
+        ]
+        public array $routes,
+        #[
+            OA\Property(
+                description: 'folds its folds build on and that it does not teach first',
+                type: 'array',
+                items: new OA\Items(
+                    required: ['kind', 'name'],
+                    properties: [
+                        new OA\Property(property: 'kind', type: 'string'),
+                        new OA\Property(property: 'name', type: 'string'),
+                    ],
+                    type: 'object',
+                ),
+            ),
+        ]
+        public array $needs,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: '#/components/schemas/StepData'))] public array $steps,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $end_checks,
+        #[
+            OA\Property(
+                description: 'the unfolded sheet with its creases',
+                ref: '#/components/schemas/Scene',
+                type: 'object',
+            ),
+        ]
+        public array $pattern,
+    ) {
+    }
+}

@@ -1,0 +1,193 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shelf;
+
+use App\Support\LibraryFiles;
+use Cathedra\Core\Diagram\Halfway;
+use Cathedra\Core\Diagram\PatternScene;
+use Cathedra\Core\Diagram\SceneBuilder;
+use Cathedra\Core\Folding\Anatomy;
+use Cathedra\Core\Insight\ModelInsight;
+use Cathedra\Core\Insight\Scale;
+use Cathedra\Core\Insight\StepInsight;
+use Cathedra\Core\Pacing\StepLoad;
+use Cathedra\Core\Sequence\Action;
+use Cathedra\Core\Sequence\FoldedModel;
+use Cathedra\Core\Sequence\FoldedStep;
+use Cathedra\Core\Sequence\Part;
+use Cathedra\Core\Sequence\Route;
+use Cathedra\Core\Sequence\Sequence;
+use Cathedra\Core\Wording\Checks;
+use Cathedra\Core\Wording\Phrasebook;
+use Cathedra\Core\Wording\Reasons;
+use Cathedra\Core\Wording\StepText;
+
+/** Puts together what the interface shows of a folded model. */
+final readonly class ModelMaker
+{
+    private Phrasebook $words;
+
+    private Scale $scale;
+
+    public function __construct(LibraryFiles $files)
+    {
+        $this->words = $files->words();
+        $this->scale = $files->difficulty();
+    }
+
+    /** @return array{summary: ModelSummary, model: ModelData, loads: list<StepLoad>} */
+    public function make(FoldedModel $folded): array
+    {
+        $sequence = $folded->sequence;
+        $insight = ModelInsight::of($folded, $this->scale);
+        $summary = $this->summary($folded, $insight);
+        $steps = array_map(
+            fn (FoldedStep $step, StepInsight $of): StepData => $this->step($step, $of, $sequence, $insight->hard),
+            $folded->steps,
+            $insight->steps,
+        );
+        $needs = array_map(
+            fn (string $kind): array => ['kind' => $kind, 'name' => $this->words->say('names', $kind)],
+            $insight->needs,
+        );
+        $model = new ModelData(
+            $summary,
+            $sequence->sideUp->value,
+            $sequence->cautions,
+            $sequence->talk,
+            $sequence->decorate,
+            $sequence->display,
+            array_values(array_map(self::route(...), $sequence->routes)),
+            $needs,
+            $steps,
+            Checks::of($folded->end(), $this->words),
+            PatternScene::of($folded->end())->toArray(),
+        );
+        $loads = array_map(
+            static fn (FoldedStep $step): StepLoad => StepLoad::of(
+                $step,
+                in_array($step->step->number, $sequence->checkpoints, true),
+            ),
+            $folded->steps,
+        );
+
+        return ['summary' => $summary, 'model' => $model, 'loads' => $loads];
+    }
+
+    private function summary(FoldedModel $folded, ModelInsight $insight): ModelSummary
+    {
+        $sequence = $folded->sequence;
+        $scene = SceneBuilder::ofModel($folded);
+        $box = $folded->end()->box();
+        $side = min($folded->start->sheet->width, $folded->start->sheet->height);
+        $measures = [];
+        foreach ($folded->measures() as $name => $value) {
+            $measures[$name] = round($value / $side ** ($name === 'volume' ? 3 : 1), 6);
+        }
+
+        $narrow = array_filter(
+            array_map(
+                static fn (StepInsight $s): ?float => $s->narrowest === null ? null : $s->narrowest / $side,
+                $insight->steps,
+            ),
+        );
+
+        return new ModelSummary(
+            $sequence->slug,
+            $sequence->title,
+            $sequence->about,
+            $sequence->difficulty,
+            $sequence->ageFrom,
+            count($folded->steps),
+            array_map(fn (string $kind): string => $this->words->say('names', $kind), $insight->teaches),
+            $insight->teaches,
+            Anatomy::of($folded->end())->mostLayers(),
+            round($box->width() / $side, 4),
+            round($box->height() / $side, 4),
+            $measures,
+            round($sequence->ratio, 6),
+            1 + count($sequence->parts),
+            array_values(
+                array_map(
+                    static fn (Part $p): array => ['title' => $p->title, 'scale' => $p->scale, 'ratio' => $p->ratio],
+                    $sequence->parts,
+                ),
+            ),
+            $narrow === [] ? null : round(min($narrow), 4),
+            $insight->scissors,
+            $insight->level,
+            $insight->hard,
+            $sequence->does,
+            round(self::contrast(Anatomy::of($folded->end())), 4),
+            $sequence->sideUp->value,
+            $scene->toArray(),
+        );
+    }
+
+    /** The share of the side seen less, from above or from below, whichever shows more of both. */
+    private static function contrast(Anatomy $anatomy): float
+    {
+        return max(
+            array_map(static fn (float $front): float => min($front, 1 - $front), [
+                $anatomy->frontShare(),
+                $anatomy->frontShare(false),
+            ]),
+        );
+    }
+
+    /** @param  list<int>  $hard */
+    private function step(FoldedStep $step, StepInsight $insight, Sequence $sequence, array $hard): StepData
+    {
+        $text = StepText::of($step, $this->words);
+        $anatomy = Anatomy::of($step->after);
+        $number = $step->step->number;
+        $side = min($step->after->sheet->width, $step->after->sheet->height);
+        $changes = array_filter(array_map(static fn (Action $a) => $a->change, $step->actions));
+
+        return new StepData(
+            $number,
+            $step->step->kind->value,
+            $text->name,
+            $text->sentence,
+            $step->step->note,
+            $step->step->part === null ? null : $sequence->parts[$step->step->part]->title,
+            Checks::of($step->after, $this->words),
+            SceneBuilder::before($step)->toArray(),
+            Halfway::of($step)?->toArray(),
+            SceneBuilder::closeUp($step)?->toArray(),
+            SceneBuilder::after($step)->toArray(),
+            $anatomy->mostLayers(),
+            in_array($number, $sequence->checkpoints, true),
+            in_array($number, $sequence->resting, true),
+            $insight->level,
+            in_array($number, $hard, true),
+            Reasons::of($insight, $this->scale, $side, $this->words),
+            $insight->narrowest === null ? null : round($insight->narrowest / $side, 4),
+            round($anatomy->frontShare(), 4),
+            round($anatomy->frontShare(false), 4),
+            round($insight->moved, 3),
+            $changes === [] ? [] : array_values($changes)[0]->printed(),
+        );
+    }
+
+    /**
+     * @return array{name: string, chosen: string, first: int, last: int, ways: list<array{key: string, title: string}>}
+     */
+    private static function route(Route $route): array
+    {
+        $ways = [];
+        foreach ($route->options as $key => $title) {
+            $ways[] = ['key' => $key, 'title' => $title];
+        }
+
+        return [
+            'name' => $route->name,
+            'chosen' => $route->chosen,
+            'first' => $route->firstStep,
+            'last' => $route->lastStep,
+            'ways' => $ways,
+        ];
+    }
+}

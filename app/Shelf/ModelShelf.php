@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shelf;
+
+use App\Support\LibraryFiles;
+use Cathedra\Core\Pacing\StepLoad;
+use Cathedra\Core\Sequence\FoldedModel;
+use Cathedra\Core\Sequence\Folder;
+use Illuminate\Contracts\Cache\Repository;
+
+/**
+ * The models, folded once and kept under a key made of everything the result depends on; safe to delete at any time.
+ */
+final class ModelShelf
+{
+    /** Side of the square that step texts with a measure speak of, mm. Sizes scale with the sheet. */
+    public const SIDE = 150.0;
+
+    /** @var array<string, ModelData|ModelSummary|list<StepLoad>> of this request */
+    private array $kept = [];
+
+    public function __construct(private readonly LibraryFiles $files, private readonly Repository $cache)
+    {
+    }
+
+    /** @return list<ModelSummary> easiest first */
+    public function all(): array
+    {
+        $models = array_map($this->summary(...), $this->files->slugs());
+        usort(
+            $models,
+            static fn (ModelSummary $a, ModelSummary $b): int => [$a->difficulty, $a->title] <=> [
+                $b->difficulty,
+                $b->title,
+            ],
+        );
+
+        return $models;
+    }
+
+    /** @return list<string> */
+    public function slugs(): array
+    {
+        return $this->files->slugs();
+    }
+
+    public function has(string $slug): bool
+    {
+        return $this->files->has($slug);
+    }
+
+    public function summary(string $slug): ModelSummary
+    {
+        $summary = $this->part($slug, [], 'summary');
+
+        return $summary instanceof ModelSummary
+            ? $summary
+            : throw new \LogicException('The shelf keeps parts by name.');
+    }
+
+    /** @param  array<string, string>  $ways  by route; others take the usual way */
+    public function model(string $slug, array $ways = []): ModelData
+    {
+        $model = $this->part($slug, $ways, 'model');
+
+        return $model instanceof ModelData ? $model : throw new \LogicException('The shelf keeps parts by name.');
+    }
+
+    /**
+     * @param  array<string, string>  $ways
+     * @return list<StepLoad>
+     */
+    public function loads(string $slug, array $ways = []): array
+    {
+        $loads = $this->part($slug, $ways, 'loads');
+
+        return is_array($loads) ? $loads : throw new \LogicException('The shelf keeps parts by name.');
+    }
+
+    /** @param  array<string, string>  $ways */
+    public function folded(string $slug, array $ways = []): FoldedModel
+    {
+        return Folder::fold($this->files->sequence($slug, $ways), self::SIDE);
+    }
+
+    /** Whether the model offers these ways. */
+    public function offers(string $slug, mixed $ways): bool
+    {
+        $offered = [];
+        foreach ($this->has($slug) ? $this->model($slug)->routes : [] as $route) {
+            $offered[$route['name']] = array_column($route['ways'], 'key');
+        }
+        foreach (is_array($ways) ? $ways : ['' => ''] as $name => $way) {
+            if (! in_array($way, $offered[$name] ?? [], true)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * @param  array<string, string>  $ways
+     * @return ModelData|ModelSummary|list<StepLoad>
+     */
+    private function part(string $slug, array $ways, string $name): mixed
+    {
+        $key = "shelf:$name:$slug:".$this->files->version($slug).':'.json_encode($ways);
+        if (! isset($this->kept[$key])) {
+            /** @var ModelData|ModelSummary|list<StepLoad>|null $part */
+            $part = $this->cache->get($key);
+            $this->kept[$key] = $part ?? $this->fill($slug, $ways)[$name];
+        }
+
+        return $this->kept[$key];
+    }
+
+    /**
+     * Folds the model and keeps its parts: the small ones apart, since lists need only them.
+     *
+     * @param  array<string, string>  $ways
+     * @return array<string, ModelData|ModelSummary|list<StepLoad>>
+     */
+    private function fill(string $slug, array $ways): array
+    {
+        $parts = (new ModelMaker($this->files))->make($this->folded($slug, $ways));
+        foreach ($parts as $name => $part) {
+            $this->cache->put(
+                "shelf:$name:$slug:".$this->files->version($slug).':'.json_encode($ways),
+                $part,
+                60 * 60 * 24 * 30,
+            );
+        }
+
+        return $parts;
+    }
+}

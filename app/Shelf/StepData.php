@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shelf;
+
+use OpenApi\Attributes as OA;
+
+/** One step: what to do, what must be true afterwards, what makes it hard, and its pictures. */
+#[
+    OA\Schema(
+        required: [
+            'number',
+            'kind',
+            'name',
+            'sentence',
+            'note',
+            'part',
+            'checks',
+            'before',
+            'halfway',
+            'close_up',
+            'after',
+            'layers',
+            'checkpoint',
+            'resting',
+            'level',
+            'hard',
+            'reasons',
+            'narrowest_per_side',
+            'front_above',
+            'front_below',
+            'moved',
+            'raw',
+        ],
+    ),
+]
+final readonly class StepData
+{
+    /**
+     * @param  list<string>  $checks
+     * @param  array<string, mixed>  $before
+     * @param  array<string, mixed>|null  $halfway
+     * @param  array<string, mixed>|null  $close_up
+     * @param  array<string, mixed>  $after
+     * @param  list<string>  $reasons
+     * @param  list<string>  $raw
+     */
+    public function __construct(
+        #[OA\Property] public int $number,
+        #[OA\Property(description: 'as the sequence format writes it')] public string $kind,
+        #[OA\Property] public string $name,
+        #[OA\Property] public string $sentence,
+        #[OA\Property] public ?string $note,
+        #[
+            OA\Property(description: 'title of the further piece of paper it belongs to; null: the main one'),
+        ]
+        public ?string $part,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $checks,
+        #[
+            OA\Property(description: 'with the fold drawn in', ref: '#/components/schemas/Scene', type: 'object'),
+        ]
+        public array $before,
+        #[
+            OA\Property(
+                description: 'a sketch, for folds of several creases',
+                ref: '#/components/schemas/Scene',
+                type: 'object',
+                nullable: true,
+            ),
+        ]
+        public ?array $halfway,
+        #[
+            OA\Property(
+                description: 'the place of the action, when it is small',
+                ref: '#/components/schemas/Scene',
+                type: 'object',
+                nullable: true,
+            ),
+        ]
+        public ?array $close_up,
+        #[OA\Property(ref: '#/components/schemas/Scene', type: 'object')] public array $after,
+        #[OA\Property] public int $layers,
+        #[OA\Property] public bool $checkpoint,
+        #[OA\Property] public bool $resting,
+        #[OA\Property(description: 'computed, 1 to 5')] public int $level,
+        #[OA\Property(description: 'whether it is one of the hard moments of the model')] public bool $hard,
+        #[
+            OA\Property(
+                description: 'why it is hard, and what helps',
+                type: 'array',
+                items: new OA\Items(type: 'string'),
+            ),
+        ]
+        public array $reasons,
+        #[
+            OA\Property(description: 'width of the narrowest point after it, over the shorter side'),
+        ]
+        public ?float $narrowest_per_side,
+        #[
+            OA\Property(description: 'share of the silhouette that shows the coloured side after it'),
+        ]
+        public float $front_above,
+        #[OA\Property(description: 'the same, seen from the table')] public float $front_below,
+        #[OA\Property(description: 'area that moves, layers counted, over that of the sheet')] public float $moved,
+        #[
+            OA\Property(
+                description: 'a fold of several creases in its raw form: every crease it bends, in mm on a sheet with '
+                    .'a shorter side of 150',
+                type: 'array',
+                items: new OA\Items(type: 'string'),
+            ),
+        ]
+        public array $raw,
+    ) {
+    }
+}

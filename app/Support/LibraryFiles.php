@@ -1,0 +1,213 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use Cathedra\Core\Insight\Scale;
+use Cathedra\Core\Pacing\BaseTimes;
+use Cathedra\Core\Paper\Material;
+use Cathedra\Core\Sequence\BadSequence;
+use Cathedra\Core\Sequence\Loader;
+use Cathedra\Core\Sequence\Sequence;
+use Cathedra\Core\Wording\Phrasebook;
+use Illuminate\Contracts\Cache\Repository;
+use Symfony\Component\Yaml\Yaml;
+
+/**
+ * The data shipped in library/: models, words, times, paper. Reads files; all rules are in the core.
+ *
+ * @phpstan-type PaperRules array{spoil_rate: array{values: array<int, float>}, spare_risk: array{value: float},
+ *     torn_kerf_mm: array{value: float}, squaring_seconds: array<string, int>, cut_seconds: array<string, int>,
+ *     stack: array<string, int>,
+ *   density: array{values: array<string, float>}, stack_mm: array{good: float, most: float}, dexterity_mm: array{
+ *   good: array<string, float>, least: array<string, float>}, square_tolerance: array{values: array<int, float>},
+ *   table_mm: array{value: int}, soft_mm: array{value: int},
+ *   least_mm: array{values: array<string, int>, stiff: list<string>}, notes: array{contrast: float, see_through: int,
+ *   grain: int}, table_seats: array{value: int}, practice: array{value: int}, sorting_seconds: array{value: int},
+ *   cautions: array<string, string>}
+ */
+final class LibraryFiles
+{
+    /** @var array<string, mixed> parsed files of this request */
+    private array $parsed = [];
+
+    /** @var array<string, string> */
+    private array $versions = [];
+
+    /** @param  Repository|null  $cache keeps parsed YAML between requests; the command line goes without */
+    public function __construct(private readonly string $folder, private readonly ?Repository $cache = null)
+    {
+    }
+
+    /** @return list<string> library names of the models */
+    public function slugs(): array
+    {
+        $slugs = array_map(
+            static fn (string $path): string => basename($path, '.yaml'),
+            glob($this->folder.'/models/*.yaml') ?: [],
+        );
+        sort($slugs);
+
+        return $slugs;
+    }
+
+    public function has(string $slug): bool
+    {
+        return in_array($slug, $this->slugs(), true);
+    }
+
+    /** The text of a model's file; null when there is no such model. */
+    public function text(string $slug): ?string
+    {
+        return $this->has($slug) ? (string) file_get_contents("{$this->folder}/models/$slug.yaml") : null;
+    }
+
+    /**
+     * @param  array<string, string>  $ways  by route
+     *
+     * @throws BadSequence
+     */
+    public function sequence(string $slug, array $ways = []): Sequence
+    {
+        return Loader::load($slug, $this->text($slug) ?? throw new \LogicException("No model $slug."), $ways);
+    }
+
+    public function difficulty(): Scale
+    {
+        /**
+         * @var array{source: string, kinds: array<string, float>, creases: float, layers: float, smallness: float,
+         *     small_mm: float, hidden: float, by_eye: float, levels: list<float>, hard_from: int,
+         *     builds_on: array<string, list<string>>} $data
+         */
+        $data = $this->yaml('/difficulty.yaml');
+
+        return new Scale(
+            $data['kinds'],
+            $data['creases'],
+            $data['layers'],
+            $data['smallness'],
+            $data['small_mm'],
+            $data['hidden'],
+            $data['by_eye'],
+            $data['levels'],
+            $data['hard_from'],
+            $data['builds_on'],
+            $data['source'],
+        );
+    }
+
+    public function words(): Phrasebook
+    {
+        /** @var array<string, array<array-key, string>> $sections */
+        $sections = $this->yaml('/wording/en.yaml');
+
+        return new Phrasebook($sections);
+    }
+
+    public function times(): BaseTimes
+    {
+        /**
+         * @var array{source: string, folds: array<string, array{fold: int, show: int}>, age_factor: array<string,
+         *     array{label: string, factor: float}>, layers_factor: float, slowest_spread: float, also_factor: float,
+         *     help_seconds: float, stuck_rate: array<int, float>, blocks: array<string, int>} $data
+         */
+        $data = $this->yaml('/base-times.yaml');
+
+        return new BaseTimes(
+            $data['folds'],
+            $data['age_factor'],
+            $data['layers_factor'],
+            $data['slowest_spread'],
+            $data['also_factor'],
+            $data['help_seconds'],
+            $data['stuck_rate'],
+            $data['blocks'],
+            $data['source'],
+        );
+    }
+
+    /**
+     * @return list<array{key: string, name: string, width: float, height: float, grammage: int, kind: string,
+     *     sides: string, source: string}>
+     */
+    public function formats(): array
+    {
+        /**
+         * @var list<array{key: string, name: string, width: float, height: float, grammage: int, kind: string,
+         *     sides: string, source: string}>
+         */
+        return $this->yaml('/paper-formats.yaml');
+    }
+
+    /** @return PaperRules */
+    public function paperRules(): array
+    {
+        /** @var PaperRules */
+        return $this->yaml('/paper-rules.yaml');
+    }
+
+    /** @return list<Material> */
+    public function materials(): array
+    {
+        /**
+         * @var array{materials: list<array{key: string, name: string, per: 'learner'|'table'|'model'|'room',
+         *     number: float|int, caution: string, not_for?: list<string>, instead?: string}>} $data
+         */
+        $data = $this->yaml('/materials.yaml');
+
+        return array_map(
+            static fn (array $m): Material => new Material(
+                $m['key'],
+                $m['name'],
+                $m['per'],
+                (float) $m['number'],
+                $m['caution'],
+                $m['not_for'] ?? [],
+                $m['instead'] ?? null,
+            ),
+            $data['materials'],
+        );
+    }
+
+    /** Changes whenever a shipped datum or the engine changes; part of every cache key. */
+    public function version(string $slug): string
+    {
+        return $this->versions[$slug] ??= hash('xxh128', $this->engineVersion().$this->text($slug));
+    }
+
+    /** Changes with the code and the words. */
+    public function engineVersion(): string
+    {
+        return $this->versions[''] ??= hash(
+            'xxh128',
+            implode(
+                "\n",
+                array_map(static fn (string $file): string => $file.filemtime($file).filesize($file), [
+                    $this->folder.'/wording/en.yaml',
+                    $this->folder.'/difficulty.yaml',
+                    __FILE__,
+                    __DIR__.'/ModelMaker.php',
+                    ...glob(__DIR__.'/../Data/*.php') ?: [],
+                    ...glob($this->folder.'/../core/*/*.php') ?: [],
+                    ...glob($this->folder.'/../core/*/*/*.php') ?: [],
+                ]),
+            ),
+        );
+    }
+
+    private function yaml(string $file): mixed
+    {
+        $path = $this->folder.$file;
+        $parse = static fn (): mixed => Yaml::parseFile($path);
+
+        return $this->parsed[$file] ??=
+            $this->cache === null
+                ? $parse()
+                : $this->cache->remember(
+                    "yaml:$file:".filemtime($path).':'.filesize($path),
+                    60 * 60 * 24 * 30,
+                    $parse,
+                );
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Teaching;
+
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(required: ['learner', 'outcome', 'step', 'model'])]
+final readonly class FinishData
+{
+    public function __construct(
+        #[OA\Property]
+        public int $learner,
+        #[OA\Property(enum: ['alone', 'help', 'stopped', 'away'])]
+        public string $outcome,
+        #[OA\Property(description: 'where the learner stopped')]
+        public ?int $step,
+        #[OA\Property(description: 'library name of the model')]
+        public string $model,
+    ) {
+    }
+}

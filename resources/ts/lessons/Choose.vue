@@ -1,0 +1,223 @@
+<script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
+import { computed, ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useRoute, useRouter } from 'vue-router'
+import { answer, client, type LessonData, Problem, type Ways } from '../api/client'
+import { useGroups, useModels, useSaveLesson, useStocks } from '../api/queries'
+import { later } from '../parts/clock'
+import FoldPicture from '../parts/FoldPicture.vue'
+import { furtherOf, inputOf } from './input'
+
+const props = defineProps<{ lesson?: LessonData }>()
+const { t } = useI18n()
+const route = useRoute()
+const router = useRouter()
+const cache = useQueryClient()
+const groups = useGroups()
+const models = useModels()
+const stocks = useStocks()
+const save = useSaveLesson()
+
+const start =
+  props.lesson?.card.starts_at ??
+  later(new Date().toISOString().slice(0, 11) + String(new Date().getHours()).padStart(2, '0') + ':00', 60)
+const form = ref({
+  group: props.lesson?.card.group_id ?? (null as number | null),
+  model: props.lesson?.card.model ?? (typeof route.query['model'] === 'string' ? route.query['model'] : ''),
+  day: start.slice(0, 10),
+  from: start.slice(11),
+  until: later(start, props.lesson?.card.minutes ?? 60).slice(11),
+  helpers: props.lesson?.helpers ?? 0,
+  further: props.lesson ? furtherOf(props.lesson) : [],
+})
+const titleOf = (slug: string) => models.data.value?.find((m) => m.slug === slug)?.title ?? slug
+const others = computed(() =>
+  (models.data.value ?? []).filter(
+    (m) => m.slug !== form.value.model && !form.value.further.some((f) => f.model === m.slug),
+  ),
+)
+function add(event: Event) {
+  const select = event.target as HTMLSelectElement
+  if (select.value !== '') form.value.further.push({ model: select.value, ways: {}, side_mm: null })
+  select.value = ''
+}
+const saved = ref(false)
+/** The ways chosen on the model's page, as "base:squash,...", or kept with the lesson; they go with that model only. */
+const ways = computed<Ways>(() => {
+  const given = route.query['ways']
+  if (typeof given === 'string' && form.value.model === route.query['model'])
+    return Object.fromEntries(given.split(',').map((pair) => pair.split(':', 2)))
+  return props.lesson && form.value.model === props.lesson.card.model ? props.lesson.card.ways : {}
+})
+
+watch(
+  () => groups.data.value,
+  (list) => {
+    const first = list?.[0]
+    if (form.value.group === null && first) {
+      form.value.group = first.id
+      form.value.helpers = first.helpers
+    }
+  },
+  { immediate: true },
+)
+watch(
+  () => models.data.value,
+  (list) => {
+    if (form.value.model === '') form.value.model = list?.[0]?.slug ?? ''
+  },
+  { immediate: true },
+)
+
+const errors = computed(() => (save.error.value instanceof Problem ? save.error.value.fields : {}))
+const general = computed(() =>
+  save.error.value && Object.keys(errors.value).length === 0 ? save.error.value.message : '',
+)
+
+async function submit() {
+  const f = form.value
+  const body = {
+    ...(props.lesson
+      ? inputOf(props.lesson)
+      : {
+          stock_id: stocks.data.value?.[0]?.id ?? null,
+          side_mm: null,
+          method: 'scissors' as const,
+          square_in_lesson: false,
+          paper_ready: false,
+        }),
+    group_id: f.group ?? 0,
+    model: f.model,
+    ways: ways.value,
+    further: f.further.filter((one) => one.model !== f.model),
+    starts_at: `${f.day}T${f.from}`,
+    ends_at: `${f.day}T${f.until}`,
+    helpers: Number(f.helpers),
+  }
+  const lesson = await save
+    .mutateAsync({ ...(props.lesson ? { id: props.lesson.card.id } : {}), body })
+    .catch(() => null)
+  if (!lesson) return
+  saved.value = true
+  if (!props.lesson) await router.push({ name: 'paper', params: { id: lesson.card.id } })
+}
+
+async function remove() {
+  if (!props.lesson) return
+  await answer(client.DELETE('/api/lessons/{lesson}', { params: { path: { lesson: props.lesson.card.id } } }))
+  await cache.invalidateQueries({ queryKey: ['home'] })
+  await router.push({ name: 'home' })
+}
+</script>
+
+<template>
+  <div :class="{ page: !lesson }">
+    <form class="stack" novalidate @submit.prevent="submit">
+      <h1>{{ t(lesson ? 'choose.title' : 'choose.new') }}</h1>
+      <p v-if="groups.data.value?.length === 0" class="caution">
+        {{ t('choose.noGroups') }} <RouterLink :to="{ name: 'groups' }">{{ t('places.groups') }}</RouterLink>
+      </p>
+      <div class="sheet fields">
+        <v-select
+          v-model="form.group"
+          class="wide"
+          :label="t('choose.group')"
+          :items="(groups.data.value ?? []).map((g) => ({ value: g.id, title: `${g.name}, ${g.learners.length}` }))"
+          :error-messages="errors['group_id']" />
+        <v-text-field v-model="form.day" type="date" :label="t('choose.date')" />
+        <v-text-field
+          v-model="form.from"
+          type="time"
+          :label="t('choose.start')"
+          :error-messages="errors['starts_at']" />
+        <v-text-field v-model="form.until" type="time" :label="t('choose.end')" :error-messages="errors['ends_at']" />
+        <v-text-field
+          v-model="form.helpers"
+          type="number"
+          min="0"
+          max="20"
+          :label="t('choose.helpers')"
+          :error-messages="errors['helpers']" />
+        <div class="further">
+          <b>{{ t('choose.further') }}:</b>
+          <span>{{
+            [titleOf(form.model), ...form.further.map((one) => t('choose.then', { title: titleOf(one.model) }))].join(
+              ', ',
+            )
+          }}</span>
+          <v-btn
+            v-for="(one, i) in form.further"
+            :key="one.model"
+            variant="text"
+            height="44"
+            @click="form.further.splice(i, 1)"
+            >{{ t('choose.furtherRemove', { title: titleOf(one.model) }) }}</v-btn
+          >
+          <select v-if="form.further.length < 4" :aria-label="t('choose.furtherAdd')" @change="add">
+            <option value="">{{ t('choose.furtherAdd') }}</option>
+            <option v-for="m in others" :key="m.slug" :value="m.slug">{{ m.title }}</option>
+          </select>
+          <p
+            v-for="[at, why] in Object.entries(errors).filter(([f]) => f.startsWith('further'))"
+            :key="at"
+            class="warn"
+            role="alert">
+            {{ why }}
+          </p>
+        </div>
+      </div>
+      <fieldset class="models">
+        <legend>
+          <h2>{{ t('choose.model') }}</h2>
+        </legend>
+        <label
+          v-for="m in models.data.value ?? []"
+          :key="m.slug"
+          class="model"
+          :class="{ chosen: form.model === m.slug }">
+          <input v-model="form.model" type="radio" name="model" :value="m.slug" />
+          <span class="picture"><FoldPicture :scene="m.picture" :title="m.title" /></span>
+          <span
+            ><b>{{ m.title }}</b
+            ><br /><span>{{ t('choose.steps', { n: m.steps, d: m.difficulty, age: m.age_from }) }}</span></span
+          >
+        </label>
+      </fieldset>
+      <p v-if="errors['model']" class="warn" role="alert">{{ errors['model'] }}</p>
+      <p v-if="general" class="warn" role="alert">{{ general }}</p>
+      <div class="row">
+        <v-btn type="submit" color="primary" class="fold-button" :loading="save.isPending.value">{{
+          t(lesson ? 'choose.save' : 'choose.make')
+        }}</v-btn>
+        <span v-if="saved && !save.error.value" class="good" role="status">{{ t('app.saved') }}</span>
+        <v-btn v-if="lesson" variant="text" class="ml-auto" color="error" @click="remove">{{
+          t('choose.remove')
+        }}</v-btn>
+      </div>
+    </form>
+  </div>
+</template>
+
+<style scoped>
+.fields { display: grid; grid-template-columns: 2fr repeat(4, 1fr); gap: 14px; align-items: start; }
+.models {
+  border: 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fit, minmax(250px, 1fr)); gap: 0;
+  box-shadow: var(--shadow);
+}
+.models legend { padding-bottom: 8px; }
+.model {
+  display: grid; grid-template-columns: auto 90px 1fr; gap: 14px; align-items: center; padding: 14px 18px;
+  background: linear-gradient(90deg, #fdfcf8 60%, #e8e6dc); cursor: pointer; min-height: 110px;
+}
+.model.chosen { background: var(--tide); color: white; }
+.model input { width: 22px; height: 22px; accent-color: var(--tide-deep); }
+.picture { height: 84px; background: var(--paper); padding: 4px; }
+.further { grid-column: 1 / -1; display: flex; flex-wrap: wrap; gap: 6px 18px; align-items: center; }
+.further select { margin-left: auto; }
+.further select {
+  font: inherit; min-height: 48px; border: 1px solid var(--ink-2); padding: 0 12px; background: var(--paper);
+  appearance: auto;
+}
+@media (max-width: 860px) { .fields { grid-template-columns: 1fr 1fr; } .fields .wide { grid-column: 1 / -1; } }
+</style>

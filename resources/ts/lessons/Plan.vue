@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { LessonData, PlanData } from '../api/client'
+import { useProgramme, useSaveLesson } from '../api/queries'
+import { clock } from '../parts/clock'
+import RunChart from './RunChart.vue'
+import { inputOf } from './input'
+
+const props = defineProps<{ lesson: LessonData }>()
+const { t } = useI18n()
+const save = useSaveLesson()
+const programme = useProgramme(() => props.lesson)
+const plan = computed(() => props.lesson.plan)
+const minutes = (s: number) => Math.max(1, Math.round(s / 60))
+const step = (n: number | null) => programme.steps.value[(n ?? 0) - 1]
+
+type Line = PlanData['lines'][number]
+function name(line: Line, i: number) {
+  if (line.kind === 'step') return `${line.step} ${step(line.step)?.name ?? ''}`
+  const next = plan.value.lines.slice(i).find((l) => l.kind === 'step')
+  return t(`plan.block.${line.key}`, { model: programme.at(next?.step ?? 1)?.summary.title ?? '' })
+}
+const title = computed(() => {
+  const p = plan.value
+  if (!p.fits) return t('plan.over', { n: p.needed_minutes - p.slot_minutes })
+  return p.spare_minutes === 0 ? t('plan.exact') : t('plan.fits', { n: p.spare_minutes })
+})
+const longest = computed(
+  () => [...plan.value.lines].filter((l) => l.kind === 'step').sort((a, b) => b.seconds - a.seconds)[0],
+)
+const change = (changes: Parameters<typeof inputOf>[1]) =>
+  save.mutate({ id: props.lesson.card.id, body: inputOf(props.lesson, changes) })
+</script>
+
+<template>
+  <div class="layout">
+    <section class="stack">
+      <div class="sheet">
+        <h1 :class="{ late: !plan.fits }">{{ title }}</h1>
+        <p class="quiet">
+          {{ t('plan.sub', { needed: plan.needed_minutes, slot: plan.slot_minutes }) }}.
+          <template v-if="longest">{{
+            t('plan.longest', { n: longest.step, name: step(longest.step)?.name ?? '', min: minutes(longest.seconds) })
+          }}</template>
+        </p>
+        <RunChart :plan="plan" :starts-at="lesson.card.starts_at" :title="t('plan.chart')" :bell="t('plan.bell')" />
+      </div>
+      <div class="row no-print">
+        <v-btn color="primary" class="fold-button" :to="{ name: 'teach', params: { id: lesson.card.id } }">{{
+          t('plan.teach')
+        }}</v-btn>
+        <v-btn variant="outlined" :loading="save.isPending.value" @click="change({ helpers: lesson.helpers + 1 })">{{
+          t('plan.more')
+        }}</v-btn>
+        <v-btn v-if="lesson.square_in_lesson" variant="outlined" @click="change({ square_in_lesson: false })">{{
+          t('plan.before')
+        }}</v-btn>
+      </div>
+      <v-select
+        class="decorate no-print"
+        :model-value="lesson.decorate"
+        :label="t('plan.decorate')"
+        :hint="t(`plan.decorateWhy_${lesson.decorate}`)"
+        persistent-hint
+        :items="(['none', 'before', 'after'] as const).map((w) => ({ value: w, title: t(`plan.decorate_${w}`) }))"
+        @update:model-value="(decorate: LessonData['decorate']) => change({ decorate })" />
+      <p class="quiet">{{ t('plan.source', { source: plan.source }) }}</p>
+    </section>
+    <section class="sheet run">
+      <h2>{{ t('plan.run') }}</h2>
+      <ol class="list">
+        <li v-for="(line, i) in plan.lines" :key="i" :class="line.kind">
+          <span>{{ clock(lesson.card.starts_at, line.start) }}</span>
+          <span
+            ><svg v-if="line.kind === 'checkpoint'" viewBox="0 0 16 16" width="14" height="14" aria-hidden="true">
+              <path d="M8 0l8 8-8 8-8-8z" fill="#F4B31A" stroke="#17252D" />
+            </svg>
+            {{ name(line, i) }}
+            <small v-if="line.kind === 'checkpoint'">{{
+              t('plan.must', { check: step(line.step)?.checks[0] ?? '' })
+            }}</small></span
+          >
+          <span>{{ minutes(line.seconds) }}</span>
+        </li>
+        <li class="end">
+          <span>{{ clock(lesson.card.starts_at, plan.needed_minutes * 60) }}</span
+          ><span>{{
+            plan.fits
+              ? t('plan.end', { n: plan.spare_minutes })
+              : t('plan.endOver', { n: plan.needed_minutes - plan.slot_minutes })
+          }}</span
+          ><span></span>
+        </li>
+      </ol>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.layout { display: grid; grid-template-columns: 1fr 380px; gap: 22px; align-items: start; }
+.decorate { max-width: 420px; }
+.late { color: var(--warn); }
+.run { padding: 18px 0; }
+.run h2 { padding: 0 22px 10px; }
+.run li { display: grid; grid-template-columns: 58px 1fr 26px; padding: 8px 22px; border-top: 1px solid #e3e6e1; }
+.run li > span:last-child { text-align: right; color: var(--ink-2); }
+.block { font-weight: 650; }
+.step > span:nth-child(2) { padding-left: 14px; }
+.checkpoint { background: var(--now-pale); font-weight: 650; }
+.checkpoint small { display: block; font-weight: 400; }
+.end { color: var(--tide-deep); font-weight: 700; }
+@media (max-width: 900px) { .layout { grid-template-columns: 1fr; } }
+</style>

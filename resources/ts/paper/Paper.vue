@@ -1,0 +1,319 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { answer, client, type LessonData, Problem } from '../api/client'
+import { useSaveLesson, useStocks } from '../api/queries'
+import { day } from '../parts/clock'
+import CutDrawing from './CutDrawing.vue'
+import FoldPicture from '../parts/FoldPicture.vue'
+import KeepOffcut from './KeepOffcut.vue'
+import { length, useMeasure } from '../parts/measure'
+import CutSheets from './CutSheets.vue'
+import { furtherOf, inputOf } from '../lessons/input'
+import Materials from './Materials.vue'
+import SquareCheck from './SquareCheck.vue'
+
+const props = defineProps<{ lesson: LessonData }>()
+const { t } = useI18n()
+const stocks = useStocks()
+const save = useSaveLesson()
+const paper = computed(() => props.lesson.paper)
+const { unit, say, plain } = useMeasure()
+
+const wanted = (mm: number | null) => (mm === null ? '' : plain(mm))
+const l = props.lesson
+const form = ref({
+  stock: l.stock_id,
+  also: [...l.also_stock_ids],
+  sides: l.models.map((m) => wanted(m.side_mm)),
+  method: l.method,
+  who: l.square_in_lesson ? 'learners' : l.helpers_cut ? 'team' : 'lead',
+  prefer: l.prefer,
+  ready: l.card.paper_ready,
+})
+const errors = computed(() => (save.error.value instanceof Problem ? save.error.value.fields : {}))
+const uncut = (slug: string) => paper.value?.models.find((m) => m.slug === slug)?.uncut ?? false
+const sideError = (i: number) => errors.value[i === 0 ? 'side_mm' : `further/${i - 1}/side_mm`]
+
+function submit() {
+  const f = form.value
+  const side = (i: number) => length(f.sides[i] ?? '', unit.value)
+  save.mutate({
+    id: props.lesson.card.id,
+    body: inputOf(props.lesson, {
+      stock_id: f.stock,
+      also_stock_ids: f.also.filter((id) => id !== f.stock),
+      side_mm: side(0),
+      further: furtherOf(props.lesson).map((m, i) => ({ ...m, side_mm: side(i + 1) })),
+      method: f.method,
+      square_in_lesson: f.who === 'learners',
+      helpers_cut: f.who !== 'lead',
+      prefer: f.prefer,
+      paper_ready: f.ready,
+    }),
+  })
+}
+/** Kept at once; shown at once, and put right again should the server not have it. */
+const ticked = ref<Record<string, boolean>>({})
+const isDone = (entry: { key: string; done: boolean }) => ticked.value[entry.key] ?? entry.done
+async function tick(key: string, done: boolean) {
+  ticked.value = { ...ticked.value, [key]: done }
+  await answer(
+    client.PUT('/api/lessons/{lesson}/ticks', {
+      params: { path: { lesson: props.lesson.card.id } },
+      body: { key, done },
+    }),
+  ).catch(() => {
+    ticked.value = { ...ticked.value, [key]: !done }
+  })
+}
+watch(
+  () => [form.value.stock, form.value.also, form.value.method, form.value.who, form.value.prefer, form.value.ready],
+  submit,
+)
+
+const print = () => window.print()
+const title = computed(() => {
+  const p = paper.value
+  if (!p) return t('paper.choose')
+  if (p.problem) return p.problem
+  const taken = p.takes.filter((take) => take.sheets > 0)
+  if (taken.length > 1)
+    return t('paper.titleSeveral', {
+      n: p.sheets,
+      list: taken.map((take) => t('paper.ofStock', { n: take.sheets, name: take.name })).join(', '),
+    })
+  const name = taken[0]?.name ?? p.stock.name
+  if (p.patterns.length === 0) return t('paper.titleUncut', { n: p.sheets, name })
+  if (p.by_diagonal) return t('paper.titleOne', { n: p.sheets, name, side: say(p.side_mm) })
+  const cut = p.pieces.filter((piece) => !piece.uncut)
+  if (p.uncut.length === 0 && cut.length === 1 && p.patterns.length === 1)
+    return t('paper.title', { n: p.sheets, name, per: p.patterns[0]?.squares.length ?? 0 })
+  return t('paper.titleSeveral', {
+    n: p.sheets,
+    list:
+      [...p.uncut.map((u) => u.title), ...cut.map((piece) => `${piece.count} × ${say(piece.side_mm)}`)].join(', ') +
+      ` (${name})`,
+  })
+})
+const finished = (m: NonNullable<typeof paper.value>['models'][number]) => {
+  const size =
+    m.height_mm === null ? say(...m.finished_mm) : t('shelf.form', { base: say(...m.finished_mm), h: say(m.height_mm) })
+  return (paper.value?.models.length ?? 0) > 1
+    ? t('paper.finishedOf', { title: m.title, size })
+    : t('paper.finished', { size })
+}
+const have = (take: { name: string; have: number | null; short: number }) =>
+  take.have === null
+    ? t('paper.plentyOf', { name: take.name })
+    : t(take.short > 0 ? 'paper.shortOf' : 'paper.enoughOf', { name: take.name, have: take.have, short: take.short })
+const stockItems = computed(() =>
+  (stocks.data.value ?? []).map((s) => ({ value: s.id, title: `${s.name}, ${say(s.width_mm, s.height_mm)}` })),
+)
+</script>
+
+<template>
+  <div class="layout">
+    <section>
+      <h1>{{ title }}</h1>
+      <template v-if="paper && !paper.problem">
+        <p class="quiet why">{{ paper.spare_reason }}</p>
+        <p
+          v-for="take in paper.takes.filter((one) => one.sheets > 0)"
+          :key="take.stock"
+          :class="take.short > 0 ? 'warn' : 'good'"
+          class="have">
+          {{ have(take) }}
+        </p>
+        <p v-if="paper.cost !== null && paper.cost > 0" class="quiet">
+          {{ t('paper.cost', { cost: paper.cost.toFixed(2) }) }}
+        </p>
+        <ul v-if="paper.choices.length" class="choices">
+          <li v-for="choice in paper.choices" :key="choice">{{ choice }}</li>
+        </ul>
+        <div v-for="model in paper.models" :key="model.slug" class="fold" :class="model.will_fold.verdict">
+          <p>
+            <b
+              >{{ paper.models.length > 1 ? `${model.title}. ` : ''
+              }}{{ t(`paper.fold_${model.will_fold.verdict}`) }}</b
+            >
+            {{ model.will_fold.reasons.join(' ') }}
+          </p>
+          <p v-if="model.will_fold.notes.length" class="quiet">{{ model.will_fold.notes.join(' ') }}</p>
+        </div>
+        <p v-if="paper.largest_for_all_mm" class="quiet">
+          {{ t('paper.forAll', { n: say(paper.largest_for_all_mm) }) }}
+        </p>
+        <p v-if="paper.prepare.start_by" class="begin">
+          <b>{{
+            t('paper.begin', {
+              day: day(paper.prepare.start_by, { today: t('paper.today'), tomorrow: t('paper.tomorrow') }),
+              time: paper.prepare.start_by.slice(11),
+            })
+          }}</b>
+          {{ t('paper.work', { n: paper.prepare.minutes, people: paper.prepare.people }) }}
+        </p>
+        <div class="drawn" :class="{ wide: !paper.by_diagonal && paper.patterns.length > 0 }">
+          <div class="stack sheets">
+            <figure v-for="sheet in paper.uncut" :key="sheet.title">
+              <figcaption>
+                <b>{{ t('paper.sheetOf', { title: sheet.title, n: sheet.sheets, name: sheet.stock }) }}</b>
+              </figcaption>
+              <CutDrawing
+                class="small"
+                :width="sheet.width_mm"
+                :height="sheet.height_mm"
+                :squares="[]"
+                :title="t('paper.drawing', { name: sheet.stock })" />
+            </figure>
+            <CutDrawing
+              v-if="paper.by_diagonal && paper.patterns[0]"
+              :width="paper.stock.width_mm"
+              :height="paper.stock.height_mm"
+              :squares="paper.patterns[0].squares"
+              by-diagonal
+              :strip="t('paper.strip')"
+              :title="t('paper.drawing', { name: paper.stock.name })" />
+            <CutSheets v-else :patterns="paper.patterns" :stocks="paper.takes" />
+            <p v-if="paper.patterns.length" :class="paper.optimal ? 'good' : 'quiet'">
+              {{ paper.optimal ? t('paper.perOne') : t('paper.gap', { n: Math.ceil(paper.gap * 100) }) }}
+            </p>
+          </div>
+          <div class="stack">
+            <h2>{{ t('paper.howTo') }}</h2>
+            <div v-if="paper.squaring.length" class="squaring">
+              <FoldPicture
+                v-for="(scene, i) in paper.squaring"
+                :key="i"
+                :scene="scene"
+                :title="t('paper.picture', { n: i + 1 })" />
+            </div>
+            <ol>
+              <li v-for="step in paper.steps" :key="step">{{ step }}</li>
+            </ol>
+            <p class="caution">{{ paper.caution }}</p>
+            <SquareCheck
+              v-if="paper.patterns.length"
+              class="no-print"
+              :side="paper.side_mm"
+              :model="lesson.card.model" />
+            <p v-for="model in paper.models" :key="model.slug">
+              <b>{{ finished(model) }}</b>
+            </p>
+            <p v-if="paper.by_diagonal && paper.strip_mm > 0" class="quiet">
+              {{ t('paper.offcut', { size: say(paper.strip_mm, paper.side_mm) }) }}.
+              {{
+                paper.further_mm.length
+                  ? t('paper.further', { list: paper.further_mm.map((mm) => say(mm)).join(', ') })
+                  : ''
+              }}
+            </p>
+            <KeepOffcut
+              v-if="paper.by_diagonal && Math.min(paper.strip_mm, paper.side_mm) >= 40 && paper.takes[0]"
+              :stock="paper.takes[0].stock"
+              :count="paper.sheets"
+              :width="paper.strip_mm"
+              :height="paper.side_mm" />
+          </div>
+          <div v-if="paper.list.length" class="stack">
+            <h2>{{ t('paper.list') }}</h2>
+            <ul class="list ticks">
+              <li v-for="entry in paper.list" :key="entry.key">
+                <label :class="{ done: isDone(entry) }"
+                  ><input
+                    type="checkbox"
+                    :checked="isDone(entry)"
+                    @change="tick(entry.key, ($event.target as HTMLInputElement).checked)" />
+                  <span>{{ entry.text }}</span></label
+                >
+              </li>
+            </ul>
+          </div>
+        </div>
+        <Materials class="beside" :lesson="lesson" />
+      </template>
+      <p v-if="stocks.data.value?.length === 0" class="caution">
+        {{ t('paper.empty') }} <RouterLink :to="{ name: 'cupboard' }">{{ t('places.cupboard') }}</RouterLink>
+      </p>
+    </section>
+    <form class="sheet stack side no-print" novalidate @submit.prevent="submit">
+      <v-select
+        v-model="form.stock"
+        :label="t('paper.stock')"
+        :items="stockItems"
+        :error-messages="errors['stock_id']" />
+      <v-select
+        v-model="form.also"
+        multiple
+        :label="t('paper.also')"
+        :hint="t('paper.alsoHint')"
+        persistent-hint
+        :items="stockItems.filter((s) => s.value !== form.stock)"
+        :error-messages="errors['also_stock_ids']" />
+      <template v-for="(model, i) in lesson.models" :key="model.slug">
+        <v-text-field
+          v-if="!uncut(model.slug)"
+          v-model="form.sides[i]"
+          :label="lesson.models.length > 1 ? t('paper.sideOf', { title: model.title }) : t('paper.side')"
+          inputmode="decimal"
+          :hint="paper ? t('paper.largest', { n: say(paper.largest_mm) }) : ''"
+          persistent-hint
+          :error-messages="sideError(i)" />
+      </template>
+      <v-select
+        v-model="form.method"
+        :label="t('paper.method')"
+        :items="(['scissors', 'trimmer', 'tear'] as const).map((m) => ({ value: m, title: t(`paper.${m}`) }))" />
+      <v-select
+        v-model="form.who"
+        :label="t('paper.who')"
+        :items="['lead', 'team', 'learners'].map((w) => ({ value: w, title: t(`paper.who_${w}`) }))"
+        :error-messages="errors['square_in_lesson']" />
+      <v-select
+        v-model="form.prefer"
+        :label="t('paper.prefer')"
+        :hint="t(`paper.preferWhy_${form.prefer}`)"
+        persistent-hint
+        :items="(['least', 'fewest', 'scrap'] as const).map((w) => ({ value: w, title: t(`paper.prefer_${w}`) }))" />
+      <v-checkbox v-model="form.ready" :label="t('paper.ready')" />
+      <p v-if="save.error.value && !Object.keys(errors).length" class="warn" role="alert">
+        {{ save.error.value.message }}
+      </p>
+      <v-btn type="submit" color="primary" :loading="save.isPending.value">{{ t('paper.save') }}</v-btn>
+      <RouterLink :to="{ name: 'kits', params: { id: lesson.card.id } }"
+        ><b>{{ t('paper.kits') }}</b></RouterLink
+      >
+      <v-btn variant="text" @click="print">{{ t('paper.print') }}</v-btn>
+    </form>
+  </div>
+</template>
+
+<style scoped>
+.layout { display: grid; grid-template-columns: 1fr 330px; gap: 28px; align-items: start; }
+h1 { font-size: 1.9rem; }
+.why { font-size: 1.05rem; margin-top: 6px; }
+.have { font-size: 1.15rem; margin: 6px 0; }
+.drawn {
+  display: grid; grid-template-columns: minmax(220px, 1fr) 1fr; gap: 28px; margin-top: 18px; align-items: start;
+}
+.sheets { grid-row: span 2; }
+.wide .sheets { grid-column: 1 / -1; grid-row: auto; }
+.drawn figure { margin: 0; }
+.small { max-height: 220px; }
+ol { padding-left: 1.2em; display: grid; gap: 10px; margin: 0; font-size: 1.05rem; }
+.side { gap: 14px; }
+.drawn > .stack { align-content: start; }
+.squaring { display: grid; grid-template-columns: repeat(4, 1fr); gap: 10px; height: 120px; }
+.ticks { display: grid; gap: 4px; }
+.ticks label { display: grid; grid-template-columns: 34px 1fr; align-items: start; padding: 6px 0; cursor: pointer; }
+.ticks input { width: 22px; height: 22px; accent-color: var(--tide-deep); }
+.ticks .done { color: var(--ink-2); text-decoration: line-through; }
+.choices { margin: 4px 0 12px; padding-left: 1.2em; }
+.fold { margin: 8px 0; padding: 8px 12px; border-left: 6px solid var(--tide); background: var(--paper); }
+.fold.hard { border-color: var(--now); }
+.fold.no { border-color: var(--warn); }
+.begin { margin-top: 8px; }
+.beside { margin-top: 28px; }
+@media (max-width: 900px) { .layout { grid-template-columns: 1fr; } }
+@media (max-width: 700px) { .drawn { grid-template-columns: 1fr; } .sheets { grid-row: auto; } }
+</style>

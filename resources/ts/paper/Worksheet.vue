@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { useI18n } from 'vue-i18n'
+import { answer, client, type LessonData } from '../api/client'
+import AskState from '../parts/AskState.vue'
+import { useMeasure } from '../parts/measure'
+
+/** A sheet for each learner: measure the finished model, compare it with what the sheet of paper promised, say why. */
+const props = defineProps<{ lesson: LessonData }>()
+const { t } = useI18n()
+const { unit, say } = useMeasure()
+const measures = useQuery({
+  queryKey: ['measures', props.lesson.card.id],
+  queryFn: () =>
+    answer(client.GET('/api/lessons/{lesson}/measures', { params: { path: { lesson: props.lesson.card.id } } })),
+})
+const print = () => window.print()
+</script>
+
+<template>
+  <AskState v-if="!measures.data.value" :error="measures.error.value" @again="measures.refetch()" />
+  <section v-else class="stack">
+    <div class="row no-print">
+      <h1>
+        {{
+          measures.data.value.predicted.length
+            ? t('worksheet.sheets', { n: lesson.group.learners.length })
+            : t('worksheet.none')
+        }}
+      </h1>
+      <RouterLink class="ml-auto" :to="{ name: 'keep', params: { id: lesson.card.id } }">{{
+        t('worksheet.back')
+      }}</RouterLink>
+      <v-btn v-if="measures.data.value.predicted.length" variant="outlined" @click="print">{{
+        t('paper.print')
+      }}</v-btn>
+    </div>
+    <template v-if="measures.data.value.predicted.length">
+      <article v-for="learner in lesson.group.learners" :key="learner.id" class="sheet work">
+        <p class="who">
+          {{ t('worksheet.name') }} <b>{{ learner.name }}</b>
+        </p>
+        <h2>{{ t('worksheet.title', { model: measures.data.value.model }) }}</h2>
+        <p>{{ t('worksheet.from', { side: say(measures.data.value.side_mm) }) }} {{ t('worksheet.measure') }}</p>
+        <table>
+          <thead>
+            <tr>
+              <th scope="col"></th>
+              <th scope="col">{{ t('worksheet.mine', { model: measures.data.value.model, unit }) }}</th>
+              <th scope="col">{{ t('worksheet.predicted') }}</th>
+              <th scope="col">{{ t('worksheet.difference') }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="p in measures.data.value.predicted" :key="p.name">
+              <th scope="row">{{ p.title }}</th>
+              <td></td>
+              <td>{{ say(p.mm) }}</td>
+              <td></td>
+            </tr>
+          </tbody>
+        </table>
+        <p v-if="measures.data.value.volume_ml !== null" class="line">{{ t('worksheet.volume') }}</p>
+        <p class="line">{{ t('worksheet.why') }}</p>
+      </article>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.work { display: grid; gap: 14px; break-inside: avoid; }
+.who b { border-bottom: 2px solid var(--ink); padding: 0 40px 0 8px; font-family: var(--head); font-size: 1.2rem; }
+table { border-collapse: collapse; width: 100%; }
+th, td { border: 1px solid var(--ink-2); padding: 10px 14px; text-align: left; height: 46px; }
+td { width: 26%; }
+.line { padding-bottom: 34px; border-bottom: 1px solid var(--ink-2); }
+@media print { .work { min-height: 45vh; padding: 12px 0; border-bottom: 1px dashed var(--ink-2); } }
+</style>

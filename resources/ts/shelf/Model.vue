@@ -1,0 +1,243 @@
+<script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Ways } from '../api/client'
+import { useModel, useModels } from '../api/queries'
+import AskState from '../parts/AskState.vue'
+import FoldPicture from '../parts/FoldPicture.vue'
+import SizeReckoner from './SizeReckoner.vue'
+import StringReckoner from './StringReckoner.vue'
+
+const props = defineProps<{ slug: string }>()
+const { t } = useI18n()
+const ways = ref<Ways>({})
+const model = useModel(() => props.slug, ways)
+const models = useModels()
+const s = computed(() => model.data.value?.summary)
+const colours = useLocalStorage('paper', { front: '#0e6e7c', back: '#fdfcf8' })
+const swatches = ['#0e6e7c', '#b23a26', '#f4b31a', '#5b4b8a'] as const
+const hard = computed(() => (model.data.value?.steps ?? []).filter((step) => step.hard))
+const lists = computed(() =>
+  (['talk', 'decorate', 'display'] as const)
+    .map((key) => ({ key, texts: model.data.value?.[key] ?? [] }))
+    .filter((l) => l.texts.length > 0),
+)
+const chosen = computed(() =>
+  Object.entries(ways.value)
+    .map(([name, way]) => `${name}:${way}`)
+    .join(','),
+)
+const query = computed(() =>
+  new URLSearchParams(
+    Object.entries(ways.value).map(([name, way]): [string, string] => [`ways[${name}]`, way]),
+  ).toString(),
+)
+const get = (path: string, more = '') =>
+  `/api/models/${props.slug}/${path}?${[query.value, more].filter((q) => q).join('&')}`
+
+/** The easiest other model that teaches a fold. */
+const teacher = (kind: string) => (models.data.value ?? []).find((m) => m.slug !== props.slug && m.kinds.includes(kind))
+const choose = (route: string, way: string) => {
+  ways.value = { ...ways.value, [route]: way }
+}
+</script>
+
+<template>
+  <AskState v-if="!model.data.value || !s" :error="model.error.value" @again="model.refetch()" />
+  <div v-else class="page">
+    <section class="top">
+      <div class="picture"><FoldPicture :scene="s.picture" :title="s.title" v-bind="colours" /></div>
+      <div class="stack">
+        <h1>{{ s.title }}</h1>
+        <p class="say">{{ s.about }}</p>
+        <div class="facts">
+          <p class="rule">
+            <b
+              >{{ t('shelf.steps', { n: model.data.value.steps.length }) }},
+              {{ t('shelf.difficulty', { n: s.difficulty }) }}</b
+            ><br /><span class="quiet"
+              >{{ t('shelf.age', { n: s.age_from }) }}, {{ t('shelf.layers', { n: s.most_layers }) }}</span
+            >
+          </p>
+          <p class="rule">
+            <b>{{ t('shelf.teaches') }}</b
+            ><br /><span class="quiet">{{ s.folds.join(', ') }}</span>
+          </p>
+          <p class="rule">
+            <b>{{ t('shelf.needs') }}</b
+            ><br />
+            <span v-for="need in model.data.value.needs" :key="need.kind" class="need"
+              >{{ need.name
+              }}<RouterLink
+                v-if="teacher(need.kind)"
+                :to="{ name: 'model', params: { slug: teacher(need.kind)?.slug } }"
+                >, {{ t('shelf.learnIn') }} {{ teacher(need.kind)?.title }}</RouterLink
+              ></span
+            >
+            <span v-if="model.data.value.needs.length === 0" class="quiet">{{ t('shelf.easy') }}</span>
+          </p>
+        </div>
+        <div class="row">
+          <v-btn
+            color="primary"
+            class="fold-button"
+            :to="{ name: 'new-lesson', query: { model: slug, ...(chosen ? { ways: chosen } : {}) } }"
+            >{{ t('shelf.plan') }}</v-btn
+          >
+          <fieldset class="swatches">
+            <legend class="quiet">{{ t('shelf.colours') }}</legend>
+            <button
+              v-for="c in swatches"
+              :key="c"
+              type="button"
+              :style="{ background: c }"
+              :aria-label="c"
+              :aria-pressed="c === colours.front"
+              @click="colours.front = c"></button>
+            <label class="quiet">{{ t('shelf.front') }} <input v-model="colours.front" type="color" /></label
+            ><label class="quiet">{{ t('shelf.back') }} <input v-model="colours.back" type="color" /></label>
+          </fieldset>
+        </div>
+      </div>
+    </section>
+    <section class="two">
+      <SizeReckoner class="sheet" :summary="s" />
+      <div class="sheet stack">
+        <h2>{{ t('shelf.hard') }}</h2>
+        <p v-for="step in hard" :key="step.number">
+          <a :href="`#step-${step.number}`"
+            ><b>{{ step.number }} {{ step.name }}</b></a
+          >, {{ t('shelf.level', { n: step.level }) }}. <span class="quiet">{{ step.reasons.join(' ') }}</span>
+        </p>
+        <p v-for="caution in model.data.value.cautions" :key="caution" class="caution">{{ caution }}</p>
+      </div>
+    </section>
+    <fieldset v-for="route in model.data.value.routes" :key="route.name" class="route">
+      <legend>
+        <h2>{{ t('shelf.ways', { a: route.first, b: route.last }) }}</h2>
+      </legend>
+      <label v-for="way in route.ways" :key="way.key" :class="{ chosen: way.key === route.chosen }"
+        ><input
+          type="radio"
+          :name="route.name"
+          :checked="way.key === route.chosen"
+          @change="choose(route.name, way.key)" />
+        {{ way.title }}</label
+      >
+    </fieldset>
+    <h2 class="mt-6 mb-3">{{ t('shelf.ease') }}</h2>
+    <ol class="steps list">
+      <li
+        v-for="step in model.data.value.steps"
+        :id="`step-${step.number}`"
+        :key="step.number"
+        :class="{ wide: step.halfway }">
+        <div class="strip">
+          <FoldPicture :scene="step.before" :title="`${step.number} ${step.name}`" v-bind="colours" />
+          <template v-if="step.halfway"
+            ><FoldPicture :scene="step.halfway" :title="t('shelf.halfway')" v-bind="colours" /><FoldPicture
+              :scene="step.after"
+              :title="t('stage.after')"
+              v-bind="colours"
+          /></template>
+          <FoldPicture
+            v-else-if="step.close_up"
+            class="closer"
+            :scene="step.close_up"
+            :title="t('shelf.closeUp')"
+            v-bind="colours" />
+        </div>
+        <h3>
+          {{ step.number }} {{ step.name }}<span v-if="step.part" class="quiet"> ({{ step.part }})</span>
+        </h3>
+        <p>{{ step.sentence }}</p>
+        <p v-if="step.note" class="quiet">{{ step.note }}</p>
+        <p v-if="step.reasons.length > 0" class="why quiet">{{ step.reasons.join(' ') }}</p>
+        <p v-if="step.resting" class="good">{{ t('shelf.rest') }}</p>
+        <details v-if="step.raw.length > 0">
+          <summary>{{ t('shelf.raw') }}</summary>
+          <code v-for="line in step.raw" :key="line">{{ line }}<br /></code>
+        </details>
+        <p class="take">
+          <a :href="get(`steps/${step.number}.svg`)">{{ t('shelf.stepSvg') }}</a>
+          <a :href="get('fold', `step=${step.number}`)">{{ t('shelf.stepFold') }}</a>
+        </p>
+      </li>
+      <li>
+        <div class="strip"><FoldPicture :scene="s.picture" :title="s.title" v-bind="colours" /></div>
+        <h3>{{ t('shelf.finished') }}</h3>
+        <p>{{ model.data.value.end_checks.join(' ') }}</p>
+      </li>
+    </ol>
+    <section class="hints">
+      <div v-for="list in lists" :key="list.key" class="rule">
+        <h2>{{ t(`shelf.${list.key}`) }}</h2>
+        <p v-for="text in list.texts" :key="text">{{ text }}</p>
+      </div>
+      <div class="rule">
+        <h2>{{ t('string.title') }}</h2>
+        <StringReckoner :model="slug" />
+      </div>
+      <div class="rule">
+        <h2>{{ t('shelf.get') }}</h2>
+        <div class="creases"><FoldPicture :scene="model.data.value.pattern" :title="t('shelf.creases')" /></div>
+        <p>
+          <a :href="get('creases.svg')">{{ t('shelf.creases') }}</a>
+        </p>
+        <p>
+          <a :href="get('fold')">{{ t('shelf.foldFile') }}</a>
+        </p>
+      </div>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.top { display: grid; grid-template-columns: 320px 1fr; gap: 36px; align-items: center; padding: 12px 0 24px; }
+.picture { height: 280px; filter: drop-shadow(0 8px 10px rgb(23 37 45 / 0.25)); }
+h1 { font-size: 2.8rem; font-weight: 800; }
+.say { font-size: 1.2rem; }
+.facts { display: grid; grid-template-columns: repeat(3, 1fr); gap: 24px; }
+.need { display: block; color: var(--ink-2); }
+.two { display: grid; grid-template-columns: 1fr 1fr; gap: 24px; align-items: start; }
+.two .stack { gap: 10px; }
+.swatches { border: 0; padding: 0; display: flex; gap: 6px; align-items: center; flex-wrap: wrap; }
+.swatches legend { float: left; padding-right: 8px; }
+.swatches button { width: 44px; height: 44px; }
+.swatches button[aria-pressed='true'] { box-shadow: 0 0 0 3px var(--table), 0 0 0 6px var(--ink); }
+.swatches input { width: 44px; height: 44px; border: 0; padding: 0; background: none; vertical-align: middle; }
+.route { border: 0; padding: 0; margin-top: 24px; display: flex; gap: 0; flex-wrap: wrap; }
+.route legend { padding-bottom: 8px; }
+.route label {
+  background: var(--paper); padding: 12px 18px; min-height: 48px; cursor: pointer; box-shadow: var(--shadow);
+}
+.route label.chosen { background: var(--tide); color: white; }
+.route input { width: 20px; height: 20px; accent-color: var(--tide-deep); vertical-align: -4px; margin-right: 6px; }
+.steps {
+  display: grid; grid-template-columns: repeat(auto-fill, minmax(236px, 1fr)); grid-auto-flow: dense;
+  box-shadow: var(--shadow);
+}
+.steps li {
+  padding: 18px; background: linear-gradient(90deg, #fdfcf8 60%, #ebe9df); display: flex; flex-direction: column;
+  gap: 4px; scroll-margin-top: 12px;
+}
+.steps li:nth-child(even) { background: linear-gradient(90deg, #e3e1d7, #f7f5ee 60%); }
+.steps li.wide { grid-column: span 2; }
+.strip {
+  height: 180px; margin-bottom: 10px; display: grid; grid-auto-flow: column; grid-auto-columns: minmax(0, 1fr);
+  gap: 12px; position: relative;
+}
+.closer {
+  position: absolute; right: 0; bottom: 0; width: 84px; height: 84px; background: var(--paper);
+  box-shadow: 0 0 0 1.5px var(--ink);
+}
+.why { font-size: 0.92rem; border-left: 4px solid var(--now); padding-left: 8px; }
+.take { margin-top: auto; padding-top: 6px; font-size: 0.85rem; }
+code { font-size: 0.8rem; }
+.hints { display: grid; grid-template-columns: repeat(auto-fit, minmax(210px, 1fr)); gap: 24px; margin-top: 28px; }
+.hints p { margin-top: 6px; }
+.creases { height: 150px; margin: 8px 0; }
+@media (max-width: 900px) { .top, .two { grid-template-columns: 1fr; } .facts { grid-template-columns: 1fr; } }
+@media (max-width: 560px) { .steps li.wide { grid-column: auto; } }
+</style>
