@@ -2,7 +2,11 @@
 
 declare(strict_types=1);
 
+use App\Accounts\SessionLimits;
 use App\Support\ApiErrors;
+use App\Support\Headers;
+use App\Support\Packed;
+use App\Support\SaneInput;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -26,6 +30,10 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // Same-origin application: no CORS, and the package behind the middleware is missing (packages/registry-gaps).
         $middleware->remove(HandleCors::class);
+        $middleware->prepend([Headers::class, Packed::class, SaneInput::class]);
+        // Nobody's forwarded headers are believed unless named (config/cathedra.php).
+        $middleware->trustProxies(at: array_values(array_filter(explode(',', (string) env('CATHEDRA_PROXIES', '')))));
+        $middleware->alias(['limits' => SessionLimits::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->throttleApi();
     })

@@ -7,7 +7,7 @@ namespace App\Accounts;
 use OpenApi\Attributes as OA;
 
 /** Who is signed in, and the lists every screen needs. */
-#[OA\Schema(required: ['name', 'organisation', 'unit', 'formats', 'age_bands'])]
+#[OA\Schema(required: ['id', 'organisation_id', 'name', 'organisation', 'unit', 'formats', 'age_bands'])]
 final readonly class AccountData
 {
     /**
@@ -16,6 +16,8 @@ final readonly class AccountData
      * @param  list<array{key: string, label: string}>  $age_bands
      */
     public function __construct(
+        #[OA\Property] public int $id,
+        #[OA\Property] public int $organisation_id,
         #[OA\Property] public string $name,
         #[OA\Property] public string $organisation,
         #[OA\Property(description: 'in which lengths are read', enum: ['mm', 'cm', 'in'])] public string $unit,

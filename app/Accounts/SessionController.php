@@ -11,15 +11,9 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\RateLimiter;
-use Illuminate\Support\Str;
-use Illuminate\Validation\ValidationException;
 
 final class SessionController extends Controller
 {
-    /** Tries per minute for one address and one account. */
-    private const TRIES = 6;
-
     public function __construct(private readonly LibraryFiles $files)
     {
     }
@@ -43,28 +37,18 @@ final class SessionController extends Controller
         return response()->json($this->account($user));
     }
 
-    public function store(Request $request): JsonResponse
+    public function store(Request $request, SignIn $signIn): JsonResponse
     {
         $given = $request->validate(
             ['email' => ['required', 'string', 'max:190'], 'password' => ['required', 'string', 'max:200']],
             ['email.required' => 'Enter your e-mail address.', 'password.required' => 'Enter your password.'],
         );
-        $key = 'sign-in:'.Str::lower($given['email']).'|'.$request->ip();
-        if (RateLimiter::tooManyAttempts($key, self::TRIES)) {
-            throw ValidationException::withMessages([
-                'email' => 'Too many tries. Wait '.RateLimiter::availableIn($key).' seconds, then try again.',
-            ])->status(429);
-        }
-        if (! Auth::attempt($given)) {
-            RateLimiter::hit($key);
-            throw ValidationException::withMessages([
-                'email' => 'This e-mail address and password do not belong together.',
-            ]);
-        }
-        RateLimiter::clear($key);
+        $user = $signIn($given['email'], $given['password']);
+        Auth::login($user);
         $request->session()->regenerate();
+        SessionLimits::begin($request, $user);
 
-        return response()->json($this->account($request->user()));
+        return response()->json($this->account($user));
     }
 
     public function destroy(Request $request): Response
@@ -97,6 +81,14 @@ final class SessionController extends Controller
             $this->files->formats(),
         );
 
-        return new AccountData($user->name, $user->organisation->name, $user->unit, $formats, $bands);
+        return new AccountData(
+            $user->id,
+            $user->organisation_id,
+            $user->name,
+            $user->organisation->name,
+            $user->unit,
+            $formats,
+            $bands,
+        );
     }
 }

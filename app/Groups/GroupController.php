@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Groups;
 
+use App\Bin\Bin;
 use App\Lessons\LessonSheet;
 use App\Models\Group;
 use App\Paper\PaperAdvice;
@@ -12,7 +13,6 @@ use App\Support\Controller;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Response;
 
 final class GroupController extends Controller
 {
@@ -43,11 +43,14 @@ final class GroupController extends Controller
         return response()->json($this->sheet->group($save($group, $request->validated())));
     }
 
-    public function destroy(Group $group): Response
+    public function destroy(Request $request, Group $group, Bin $bin): JsonResponse
     {
-        $group->delete();
+        return response()->json($bin->put($group, $request->boolean('sure')));
+    }
 
-        return response()->noContent();
+    public function removeLearner(Request $request, Group $group, string $learner, Bin $bin): JsonResponse
+    {
+        return response()->json($bin->put($group->learners()->findOrFail((int) $learner), $request->boolean('sure')));
     }
 
     public function times(Group $group): JsonResponse

@@ -6,7 +6,7 @@ namespace App\Groups;
 
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['id', 'name', 'age_band', 'age_label', 'helpers', 'table_size', 'learners'])]
+#[OA\Schema(required: ['id', 'name', 'age_band', 'age_label', 'helpers', 'table_size', 'learners', 'version'])]
 final readonly class GroupData
 {
     /** @param  list<LearnerData>  $learners */
@@ -25,6 +25,8 @@ final readonly class GroupData
         public int $table_size,
         #[OA\Property(type: 'array', items: new OA\Items(ref: '#/components/schemas/LearnerData'))]
         public array $learners,
+        #[OA\Property(description: 'goes up with every change; send back the one that was changed')]
+        public int $version,
     ) {
     }
 }

@@ -4,38 +4,22 @@ declare(strict_types=1);
 
 namespace App\Groups;
 
-use OpenApi\Attributes as OA;
+use App\Support\Api\Shape;
 
 // A group as it is sent; GroupRequest checks it.
-#[
-    OA\Schema(
-        schema: 'GroupInput',
-        required: ['name', 'age_band', 'helpers', 'learners'],
-        properties: [
-            new OA\Property(property: 'name', type: 'string'),
-            new OA\Property(property: 'age_band', type: 'string'),
-            new OA\Property(property: 'helpers', type: 'integer'),
-            new OA\Property(
-                property: 'table_size',
-                description: 'learners at a table',
-                type: 'integer',
-                nullable: true,
-            ),
-            new OA\Property(
-                property: 'learners',
-                type: 'array',
-                items: new OA\Items(
-                    required: ['id', 'name'],
-                    properties: [
-                        new OA\Property(property: 'id', type: 'integer', nullable: true),
-                        new OA\Property(property: 'name', type: 'string'),
-                    ],
-                    type: 'object',
-                ),
-            ),
-        ],
-    ),
-]
+#[Shape('GroupInput', [
+    'name' => 'string',
+    'age_band' => 'string',
+    'helpers' => 'integer',
+    'table_size?' => '?integer',
+    'learners' => ['[]' => ['id' => '?integer', 'name' => 'string']],
+    'remove?' => 'integer[]',
+    'version?' => 'integer',
+], [
+    'table_size' => 'learners at a table',
+    'remove' => 'learners no longer listed, who shall go into the bin',
+    'version' => 'the one that was changed; another answers 409',
+])]
 final class GroupInput
 {
 }

@@ -8,7 +8,7 @@ use App\Models\Group;
 use App\Support\ApiRequest;
 use App\Support\LibraryFiles;
 use App\Support\PlainText;
-use Cathedra\Core\Pacing\Room;
+use Cathedra\Core\Rules\Bounds;
 use Illuminate\Validation\Rule;
 
 final class GroupRequest extends ApiRequest
@@ -22,18 +22,23 @@ final class GroupRequest extends ApiRequest
             'name' => [
                 'required',
                 'string',
-                'max:80',
-                new PlainText(),
+                'max:'.Bounds::NAME_LENGTH,
+                new PlainText,
                 Rule::unique('groups')
                     ->where('organisation_id', $this->organisation()->id)
+                    ->whereNull('deleted_at')
                     ->ignore($group instanceof Group ? $group->id : null),
             ],
             'age_band' => ['required', 'string', Rule::in(array_keys($files->times()->ages))],
-            'helpers' => ['required', 'integer', 'between:0,20'],
-            'table_size' => ['sometimes', 'nullable', 'integer', 'between:1,20'],
-            'learners' => ['present', 'array', 'max:'.Room::MAX_LEARNERS],
-            'learners.*.id' => ['nullable', 'integer'],
-            'learners.*.name' => ['required', 'string', 'max:40', new PlainText()],
+            'helpers' => ['required', 'integer', 'between:'.Bounds::HELPERS],
+            'table_size' => ['sometimes', 'nullable', 'integer', 'between:'.Bounds::TABLE_SEATS],
+            'learners' => ['present', 'array', 'list', 'max:'.Bounds::MAX_LEARNERS],
+            'learners.*' => ['array'],
+            'learners.*.id' => ['nullable', 'integer', 'distinct'],
+            'learners.*.name' => ['required', 'string', 'max:'.Bounds::LEARNER_NAME_LENGTH, new PlainText],
+            'remove' => ['sometimes', 'array', 'list', 'max:'.Bounds::MAX_LEARNERS],
+            'remove.*' => ['integer'],
+            'version' => ['sometimes', 'integer', 'between:'.Bounds::VERSION],
         ];
     }
 
@@ -45,9 +50,9 @@ final class GroupRequest extends ApiRequest
             'name.max' => 'The name is too long; 80 characters are enough.',
             'name.unique' => 'There is a group of this name already.',
             'age_band.in' => 'Choose one of the age bands.',
-            'helpers.between' => 'There can be 0 to 20 helpers.',
+            'helpers.*' => Bounds::HELPERS_SAID,
             'table_size.*' => 'There are 1 to 20 places at a table.',
-            'learners.max' => 'A group has at most '.Room::MAX_LEARNERS.' learners; divide a larger one.',
+            'learners.max' => 'A group has at most '.Bounds::MAX_LEARNERS.' learners; divide a larger one.',
             'learners.*.name.required' => 'A learner needs a given name or nickname.',
             'learners.*.name.max' => 'The name is too long; a given name or nickname of 40 characters is enough.',
         ];

@@ -10,15 +10,18 @@ use App\Models\Organisation;
 use App\Shelf\ModelShelf;
 use App\Support\Controller;
 use Carbon\CarbonImmutable;
-use Cathedra\Core\Progress\Finish;
+use Cathedra\Core\Lesson\Finish;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 
 final class HomeController extends Controller
 {
     /** Lessons listed before and after the next one. */
     private const LISTED = 6;
+
+    private const UNFINISHED_DAYS = 60;
 
     public function __construct(private readonly LessonSheet $sheet, private readonly ModelShelf $shelf)
     {
@@ -46,54 +49,46 @@ final class HomeController extends Controller
             ->orderByDesc('starts_at')
             ->limit(self::LISTED)
             ->get();
-        $cards = array_map($this->sheet->card(...), array_values($open->all()));
+        $cards = $this->sheet->cards(array_values($open->all()));
 
         return response()->json(
             new HomeData(
                 $cards[0] ?? null,
                 array_slice($cards, 1),
-                array_map($this->sheet->card(...), array_values($taught->all())),
+                $this->sheet->cards(array_values($taught->all())),
                 $this->unfinished($organisation),
             ),
         );
     }
 
     /**
-     * @return list<array{group: string, group_id: int, model_title: string, names: list<string>}> who stopped and has
-     *     not finished since
+     * Who stopped in the last 60 days and has not finished since, summed up by the database: a group of three years has
+     * thousands of records.
+     *
+     * @return list<array{group: string, group_id: int, model_title: string, names: list<string>}>
      */
     private function unfinished(Organisation $organisation): array
     {
-        $records = FinishRecord::query()
-            ->with(['lesson.group.learners'])
-            ->whereHas(
-                'lesson',
-                fn ($q) => $q
-                    ->where('organisation_id', $organisation->id)
-                    ->where('starts_at', '>=', CarbonImmutable::now()->subDays(60)),
-            )
-            ->get();
-        $best = [];
-        foreach ($records as $record) {
-            $key = $record->learner_id.' '.$record->model;
-            if (! isset($best[$key]) || $record->outcome->rank() > $best[$key]->outcome->rank()) {
-                $best[$key] = $record;
-            }
-        }
+        $rows = DB::table('finishes')
+            ->join('lessons', 'lessons.id', '=', 'finishes.lesson_id')
+            ->join('learners', 'learners.id', '=', 'finishes.learner_id')
+            ->join('groups', 'groups.id', '=', 'lessons.group_id')
+            ->where('lessons.organisation_id', $organisation->id)
+            ->where('lessons.starts_at', '>=', CarbonImmutable::now()->subDays(self::UNFINISHED_DAYS))
+            ->whereNull('lessons.deleted_at')->whereNull('learners.deleted_at')
+            ->groupBy('groups.id', 'groups.name', 'finishes.model', 'learners.id', 'learners.name', 'learners.seat')
+            ->havingRaw('MAX('.FinishRecord::rank('finishes.outcome').') = '.Finish::Stopped->rank())
+            ->orderBy('groups.name')->orderBy('finishes.model')->orderBy('learners.seat')
+            ->get(['groups.id', 'groups.name', 'finishes.model', 'learners.name as learner']);
         $lists = [];
-        foreach ($best as $record) {
-            if ($record->outcome !== Finish::Stopped) {
-                continue;
-            }
-            $lesson = $record->lesson;
-            $at = $lesson->group_id.' '.$record->model;
-            $lists[$at] ??= [
-                'group' => $lesson->group->name,
-                'group_id' => $lesson->group_id,
-                'model_title' => $this->shelf->summary($record->model)->title,
+        foreach ($rows as $row) {
+            $lists["{$row->id} {$row->model}"] ??= [
+                'group' => $row->name,
+                'group_id' => $row->id,
+                'model_title' => $this->shelf->title($row->model),
                 'names' => [],
             ];
-            $lists[$at]['names'][] = (string) $lesson->group->learners->firstWhere('id', $record->learner_id)?->name;
+            $lists["{$row->id} {$row->model}"]['names'][] = $row->learner;
         }
 
         return array_values($lists);

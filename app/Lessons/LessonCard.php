@@ -12,7 +12,6 @@ use OpenApi\Attributes as OA;
         required: [
             'id',
             'model',
-            'ways',
             'model_title',
             'group_id',
             'group',
@@ -35,15 +34,7 @@ final readonly class LessonCard
 {
     public function __construct(
         #[OA\Property] public int $id,
-        #[OA\Property] public string $model,
-        #[
-            OA\Property(
-                description: 'the way taken, by route of the model',
-                type: 'object',
-                additionalProperties: new OA\AdditionalProperties(type: 'string'),
-            ),
-        ]
-        public object $ways,
+        #[OA\Property(description: 'library name of its first model')] public string $model,
         #[OA\Property] public string $model_title,
         #[OA\Property] public int $group_id,
         #[OA\Property] public string $group,

@@ -6,31 +6,29 @@ namespace App\Lessons;
 
 use App\Groups\GroupData;
 use App\Groups\LearnerData;
-use App\Models\FinishRecord;
 use App\Models\Group;
 use App\Models\Learner;
 use App\Models\Lesson;
-use App\Models\Mark;
 use App\Models\Stock;
 use App\Paper\Kits;
 use App\Paper\PaperBench;
 use App\Shelf\ModelShelf;
 use App\Shelf\ModelSummary;
 use App\Support\LibraryFiles;
-use App\Teaching\FinishData;
-use App\Teaching\MarkData;
+use App\Teaching\LessonLog;
+use App\Teaching\Record;
+use App\Teaching\RulesData;
 use Carbon\CarbonImmutable;
 use Cathedra\Core\Pacing\ModelLoad;
 use Cathedra\Core\Pacing\Room;
 use Cathedra\Core\Pacing\RunSheet;
-use Cathedra\Core\Progress\Finish;
-use Illuminate\Support\Collection;
+use Cathedra\Core\Rules\Bounds;
 
 /** A lesson with everything the core computes for it: paper, plan, and how far it has come. */
 final readonly class LessonSheet
 {
     /** Relations a lesson must bring along, so that nothing is loaded one by one. */
-    public const WITH = ['group.learners', 'stock', 'alsoFrom', 'further', 'finishes'];
+    public const WITH = ['group.learners', 'chosen', 'models'];
 
     /** Minutes; the time needed does not depend on the slot. */
     private const ANY_SLOT = 60;
@@ -40,40 +38,25 @@ final readonly class LessonSheet
         private PaperBench $bench,
         private Kits $kits,
         private LibraryFiles $files,
+        private LessonLog $log,
+        private Record $record,
     ) {
     }
 
     public function full(Lesson $lesson): LessonData
     {
-        $lesson->loadMissing([...self::WITH, 'marks']);
+        $lesson->loadMissing(self::WITH);
         $paper = $this->bench->forLesson($lesson);
         $programme = Programme::of($lesson, $this->shelf);
         $plan = $this->plan($lesson, $programme);
+        [$log, $events] = $this->log->whole($lesson);
+        $sheets = $paper === null ? null : [$paper->sheets, $paper->short];
 
         return new LessonData(
-            $this->cardFrom($lesson, $paper === null ? null : [$paper->sheets, $paper->short], $plan, $programme),
+            $this->cardFrom($lesson, $sheets, $plan, $programme, $this->record->finished([$lesson])[$lesson->id] ?? 0),
             $this->group($lesson->group),
-            $lesson->helpers,
-            $lesson->stock_id,
-            $lesson->side_mm,
-            $lesson->method,
-            $lesson->square_in_lesson,
-            array_map(
-                static fn (ProgrammeItem $i): LessonModelData => new LessonModelData(
-                    $i->slug,
-                    $i->summary->title,
-                    (object) $i->ways,
-                    $i->side,
-                    $i->first,
-                    count($i->loads),
-                ),
-                $programme->items,
-            ),
-            array_values($lesson->alsoFrom->map(static fn (Stock $s): int => $s->id)->all()),
-            $lesson->prefer,
-            $lesson->helpers_cut,
-            $lesson->decorate,
-            $this->kits->offered($lesson, $programme),
+            $this->setting($lesson, $programme),
+            array_map(self::model(...), $programme->items),
             $paper,
             new PlanData(
                 $plan->lines,
@@ -83,42 +66,42 @@ final readonly class LessonSheet
                 $plan->spare() >= 0,
                 $this->files->times()->source,
             ),
-            array_map(
-                static fn (Mark $m): MarkData => new MarkData($m->key, $m->learner_id, $m->step, $m->kind),
-                array_values($lesson->marks->all()),
+            $events,
+            $this->record->of($lesson, $log, $programme),
+            $this->rules(),
+            new LessonClock(
+                $lesson->started_at?->getTimestampMs(),
+                $lesson->ended_at?->getTimestampMs(),
+                $lesson->bell()->getTimestampMs(),
+                CarbonImmutable::now()->getTimestampMs(),
             ),
-            array_map(
-                static fn (FinishRecord $f): FinishData => new FinishData(
-                    $f->learner_id,
-                    $f->outcome->value,
-                    $f->step,
-                    $f->model,
-                ),
-                array_values($lesson->finishes->all()),
-            ),
-            $lesson->started_at === null ? null : $lesson->started_at->getTimestampMs(),
-            $lesson->ended_at === null ? null : $lesson->ended_at->getTimestampMs(),
-            $lesson->bell()->getTimestampMs(),
-            CarbonImmutable::now()->getTimestampMs(),
         );
     }
 
-    public function card(Lesson $lesson): LessonCard
+    /**
+     * @param  list<Lesson>  $lessons
+     * @return list<LessonCard>
+     */
+    public function cards(array $lessons): array
     {
-        $lesson->loadMissing(self::WITH);
+        $finished = $this->record->finished($lessons);
 
-        $paper = $this->bench->reckon($lesson);
-        $programme = Programme::of($lesson, $this->shelf);
-        $sheets = $paper === null ? null : ($paper->fits() ? [$paper->sheets(), $paper->short()] : [0, 0]);
+        return array_map(function (Lesson $lesson) use ($finished): LessonCard {
+            $lesson->loadMissing(self::WITH);
+            $paper = $lesson->used_paper === null ? $this->bench->reckon($lesson) : null;
+            $programme = Programme::of($lesson, $this->shelf);
+            $sheets = $paper === null ? null : ($paper->fits() ? [$paper->sheets(), $paper->short()] : [0, 0]);
+            $plan = $this->plan($lesson, $programme);
 
-        return $this->cardFrom($lesson, $sheets, $this->plan($lesson, $programme), $programme);
+            return $this->cardFrom($lesson, $sheets, $plan, $programme, $finished[$lesson->id] ?? 0);
+        }, $lessons);
     }
 
     public function group(Group $group): GroupData
     {
         $group->loadMissing('learners');
         $learners = array_map(
-            static fn (Learner $l): LearnerData => new LearnerData($l->id, $l->name, $l->seat),
+            static fn (Learner $l): LearnerData => new LearnerData($l->id, $l->name, (int) $l->seat),
             array_values($group->learners->all()),
         );
 
@@ -130,6 +113,7 @@ final readonly class LessonSheet
             $group->helpers,
             $group->table_size ?? $this->files->paperRules()['table_seats']['value'],
             $learners,
+            $group->version,
         );
     }
 
@@ -162,27 +146,16 @@ final readonly class LessonSheet
     }
 
     /** @param  array{int, int}|null  $sheets  to take, and missing; null: no paper is chosen */
-    private function cardFrom(Lesson $lesson, ?array $sheets, RunSheet $plan, Programme $programme): LessonCard
-    {
-        $ends = $lesson->finishes->groupBy('learner_id');
-        $finished = $ends
-            ->filter(
-                static fn (Collection $own): bool => $own
-                    ->filter(
-                        static fn (FinishRecord $f): bool => in_array(
-                            $f->outcome,
-                            [Finish::Alone, Finish::WithHelp],
-                            true,
-                        ),
-                    )
-                    ->count() >= count($programme->items),
-            )
-            ->count();
-
+    private function cardFrom(
+        Lesson $lesson,
+        ?array $sheets,
+        RunSheet $plan,
+        Programme $programme,
+        int $finished,
+    ): LessonCard {
         return new LessonCard(
             $lesson->id,
-            $lesson->model,
-            (object) ($lesson->ways ?? []),
+            $programme->items[0]->slug,
             $programme->title(),
             $lesson->group_id,
             $lesson->group->name,
@@ -191,7 +164,7 @@ final readonly class LessonSheet
             $lesson->minutes,
             self::minutes($plan->needed),
             $plan->spare() >= 0,
-            $lesson->ended_at !== null ? 'taught' : ($lesson->started_at !== null ? 'teaching' : 'planned'),
+            $lesson->status(),
             $lesson->step,
             $programme->steps(),
             $lesson->paper_ready,
@@ -199,6 +172,40 @@ final readonly class LessonSheet
             $lesson->used_paper['sheets'] ?? ($sheets[0] ?? null),
             $finished,
         );
+    }
+
+    private static function model(ProgrammeItem $item): LessonModelData
+    {
+        return new LessonModelData(
+            $item->slug,
+            $item->summary->title,
+            (object) $item->ways,
+            $item->side,
+            $item->first,
+            count($item->loads),
+        );
+    }
+
+    private function setting(Lesson $lesson, Programme $programme): LessonSetting
+    {
+        return new LessonSetting(
+            $lesson->helpers,
+            array_values($lesson->chosen->map(static fn (Stock $s): int => $s->id)->all()),
+            $lesson->method,
+            $lesson->square_in_lesson,
+            $lesson->prefer,
+            $lesson->helpers_cut,
+            $lesson->decorate,
+            $this->kits->offered($lesson, $programme),
+            $lesson->version,
+        );
+    }
+
+    private function rules(): RulesData
+    {
+        $rules = $this->files->teachingRules();
+
+        return new RulesData(array_map($rules->enough(...), range(0, Bounds::MAX_LEARNERS)), $rules->longWaitSeconds);
     }
 
     private function plan(Lesson $lesson, Programme $programme): RunSheet

@@ -4,194 +4,25 @@ declare(strict_types=1);
 
 namespace App\Lessons;
 
-use OpenApi\Attributes as OA;
+use App\Support\Api\Changes;
+use App\Support\Api\Makes;
+use App\Support\Api\Reads;
+use App\Support\Api\Removes;
 
 // What the HTTP API says of this room; docs/api/openapi.json is made from it (php artisan cathedra:openapi).
-#[
-    OA\Get(
-        path: '/api/home',
-        operationId: 'home',
-        responses: [
-            new OA\Response(
-                response: 200,
-                description: 'what is next',
-                content: new OA\JsonContent(ref: '#/components/schemas/HomeData'),
-            ),
-        ],
-    ),
-]
-#[
-    OA\Get(
-        path: '/api/lessons',
-        operationId: 'lessons',
-        parameters: [new OA\Parameter(name: 'page', in: 'query', schema: new OA\Schema(type: 'integer'))],
-        responses: [
-            new OA\Response(
-                response: 200,
-                description: 'newest first',
-                content: new OA\JsonContent(
-                    required: ['lessons', 'page', 'pages'],
-                    properties: [
-                        new OA\Property(
-                            property: 'lessons',
-                            type: 'array',
-                            items: new OA\Items(ref: '#/components/schemas/LessonCard'),
-                        ),
-                        new OA\Property(property: 'page', type: 'integer'),
-                        new OA\Property(property: 'pages', type: 'integer'),
-                    ],
-                ),
-            ),
-        ],
-    ),
-]
-#[
-    OA\Post(
-        path: '/api/lessons',
-        operationId: 'makeLesson',
-        requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/LessonInput')),
-        responses: [
-            new OA\Response(
-                response: 201,
-                description: 'made',
-                content: new OA\JsonContent(ref: '#/components/schemas/LessonData'),
-            ),
-        ],
-    ),
-]
-#[
-    OA\Get(
-        path: '/api/lessons/{lesson}',
-        operationId: 'lesson',
-        parameters: [
-            new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-        ],
-        responses: [
-            new OA\Response(
-                response: 200,
-                description: 'with all stages',
-                content: new OA\JsonContent(ref: '#/components/schemas/LessonData'),
-            ),
-        ],
-    ),
-]
-#[
-    OA\Put(
-        path: '/api/lessons/{lesson}',
-        operationId: 'changeLesson',
-        parameters: [
-            new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-        ],
-        requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/LessonInput')),
-        responses: [
-            new OA\Response(
-                response: 200,
-                description: 'changed',
-                content: new OA\JsonContent(ref: '#/components/schemas/LessonData'),
-            ),
-        ],
-    ),
-]
-#[
-    OA\Delete(
-        path: '/api/lessons/{lesson}',
-        operationId: 'removeLesson',
-        parameters: [
-            new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-        ],
-        responses: [new OA\Response(response: 204, description: 'removed')],
-    ),
-]
-#[
-    OA\Put(
-        path: '/api/lessons/{lesson}/position',
-        operationId: 'moveLesson',
-        parameters: [
-            new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-        ],
-        requestBody: new OA\RequestBody(
-            content: new OA\JsonContent(
-                required: ['step'],
-                properties: [
-                    new OA\Property(
-                        property: 'step',
-                        description: '0 before the first step, one past the last when finished',
-                        type: 'integer',
-                    ),
-                ],
-            ),
-        ),
-        responses: [new OA\Response(response: 204, description: 'kept')],
-    ),
-]
-#[
-    OA\Put(
-        path: '/api/lessons/{lesson}/ticks',
-        operationId: 'tick',
-        parameters: [
-            new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-        ],
-        requestBody: new OA\RequestBody(
-            content: new OA\JsonContent(
-                required: ['key', 'done'],
-                properties: [
-                    new OA\Property(property: 'key', type: 'string'),
-                    new OA\Property(property: 'done', type: 'boolean'),
-                ],
-            ),
-        ),
-        responses: [new OA\Response(response: 204, description: 'kept')],
-    ),
-]
-#[
-    OA\Post(
-        path: '/api/lessons/{lesson}/marks',
-        operationId: 'mark',
-        parameters: [
-            new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-        ],
-        requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/MarkData')),
-        responses: [new OA\Response(response: 204, description: 'kept; sending it again changes nothing')],
-    ),
-]
-#[
-    OA\Delete(
-        path: '/api/lessons/{lesson}/marks/{key}',
-        operationId: 'unmark',
-        parameters: [
-            new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-            new OA\Parameter(name: 'key', in: 'path', required: true, schema: new OA\Schema(type: 'string')),
-        ],
-        responses: [new OA\Response(response: 204, description: 'taken back')],
-    ),
-]
-#[
-    OA\Post(
-        path: '/api/lessons/{lesson}/close',
-        operationId: 'closeLesson',
-        parameters: [
-            new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-        ],
-        responses: [
-            new OA\Response(
-                response: 200,
-                description: 'ended; the taps became records',
-                content: new OA\JsonContent(ref: '#/components/schemas/LessonData'),
-            ),
-        ],
-    ),
-]
-#[
-    OA\Put(
-        path: '/api/lessons/{lesson}/finishes',
-        operationId: 'finish',
-        parameters: [
-            new OA\Parameter(name: 'lesson', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-        ],
-        requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/FinishData')),
-        responses: [new OA\Response(response: 204, description: 'kept')],
-    ),
-]
+#[Reads('/home', 'home', 'what is next', '#HomeData')]
+#[Reads(
+    '/lessons',
+    'lessons',
+    'newest first',
+    ['lessons' => '#LessonCard[]', 'page' => 'integer', 'pages' => 'integer'],
+    query: ['page?' => 'integer'],
+)]
+#[Makes('/lessons', 'makeLesson', 'made', '#LessonData', takes: '#LessonInput')]
+#[Reads('/lessons/{lesson}', 'lesson', 'with all stages', '#LessonData')]
+#[Changes('/lessons/{lesson}', 'changeLesson', 'changed', '#LessonData', takes: '#LessonInput')]
+#[Removes('/lessons/{lesson}', 'removeLesson', 'put into the bin', '#BinEntry', query: ['sure?' => 'boolean'])]
+#[Changes('/lessons/{lesson}/ticks', 'tick', 'kept', takes: ['key' => 'string', 'done' => 'boolean'])]
 final class LessonsApi
 {
 }

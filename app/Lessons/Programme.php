@@ -7,6 +7,7 @@ namespace App\Lessons;
 use App\Models\Lesson;
 use App\Shelf\ModelShelf;
 use App\Shelf\ModelSummary;
+use Cathedra\Core\Lesson\Programme as CoreProgramme;
 use Cathedra\Core\Pacing\ModelLoad;
 
 /** What a lesson teaches, model by model; its steps are numbered through. */
@@ -19,16 +20,14 @@ final readonly class Programme
 
     public static function of(Lesson $lesson, ModelShelf $shelf): self
     {
-        $items = [self::item($shelf, $lesson->model, $lesson->ways ?? [], $lesson->side_mm, 1)];
-        foreach ($lesson->further as $model) {
-            $last = $items[count($items) - 1];
-            $items[] = self::item(
-                $shelf,
-                $model->model,
-                $model->ways ?? [],
-                $model->side_mm,
-                $last->first + count($last->loads),
-            );
+        $items = [];
+        $next = 1;
+        foreach ($lesson->models as $model) {
+            $items[] = $item = self::item($shelf, $model->model, $model->ways ?? [], $model->side_mm, $next);
+            $next += count($item->loads);
+        }
+        if ($items === []) {
+            throw new \LogicException("Lesson {$lesson->id} has no model.");
         }
 
         return new self($items);
@@ -37,6 +36,15 @@ final readonly class Programme
     public function steps(): int
     {
         return array_sum(array_map(static fn (ProgrammeItem $i): int => count($i->loads), $this->items));
+    }
+
+    /** The same as the core reads logs with. */
+    public function core(): CoreProgramme
+    {
+        return CoreProgramme::of(array_map(
+            static fn (ProgrammeItem $i): array => ['slug' => $i->slug, 'steps' => count($i->loads)],
+            $this->items,
+        ));
     }
 
     public function find(string $slug): ?ProgrammeItem

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Cathedra\Core\Progress\Finish;
+use Cathedra\Core\Lesson\Finish;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
+ * What the log says of a learner and a model, kept for lists over many lessons; App\Teaching\LessonLog writes it.
+ *
  * @property int $id
  * @property int $lesson_id
  * @property int $learner_id
@@ -27,6 +29,23 @@ final class FinishRecord extends Model
     protected function casts(): array
     {
         return ['outcome' => Finish::class, 'step' => 'integer'];
+    }
+
+    /** SQL for the rank of a column of outcomes; Finish says what ranks how. */
+    public static function rank(string $column): string
+    {
+        $cases = array_map(static fn (Finish $f): string => "WHEN '{$f->value}' THEN {$f->rank()}", Finish::cases());
+
+        return "CASE $column ".implode(' ', $cases).' END';
+    }
+
+    /** @return list<string> outcomes that count as finished */
+    public static function finished(): array
+    {
+        return array_values(array_map(
+            static fn (Finish $f): string => $f->value,
+            array_filter(Finish::cases(), static fn (Finish $f): bool => $f->isFinished()),
+        ));
     }
 
     /** @return BelongsTo<Lesson, $this> */

@@ -7,6 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletes;
 
 /**
  * @property int $id
@@ -15,11 +16,23 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $age_band
  * @property int $helpers
  * @property int|null $table_size learners at a table; null: the usual number
+ * @property int $version goes up with every change of the group or its list
  * @property Collection<int, Learner> $learners
+ * @property \Carbon\CarbonImmutable|null $deleted_at since when it lies in the bin
  */
 final class Group extends Model
 {
+    use SoftDeletes;
+
     protected $guarded = [];
+
+    protected $attributes = ['version' => 1];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['helpers' => 'integer', 'table_size' => 'integer', 'version' => 'integer'];
+    }
 
     /** @return HasMany<Learner, $this> */
     public function learners(): HasMany

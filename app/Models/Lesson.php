@@ -10,18 +10,15 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletes;
 
 /**
  * @property int $id
  * @property int $organisation_id
  * @property int $group_id
- * @property int|null $stock_id
- * @property string $model library name of the model
- * @property array<string, string>|null $ways the way taken, by route of the model
  * @property CarbonImmutable $starts_at
  * @property int $minutes
  * @property int $helpers
- * @property float|null $side_mm wanted square; null: the largest the sheet gives
  * @property 'scissors'|'trimmer'|'tear' $method
  * @property bool $square_in_lesson
  * @property bool $helpers_cut whether the helpers cut too
@@ -29,22 +26,25 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property 'none'|'before'|'after' $decorate on the flat sheet, on the finished model, or not in the lesson
  * @property list<string>|null $materials keys; null: what the models ask for
  * @property bool $paper_ready
- * @property int $step the step being taught, 0 before the first
- * @property CarbonImmutable|null $started_at
- * @property CarbonImmutable|null $ended_at
+ * @property int $step as the log stands: the step being taught, 0 before the first
+ * @property CarbonImmutable|null $started_at as the log stands
+ * @property CarbonImmutable|null $ended_at as the log stands
+ * @property int $newest number of the newest line of the log
+ * @property int $version goes up with every change of the plan
+ * @property CarbonImmutable|null $deleted_at since when it lies in the bin
  * @property array{name: string, width_mm: float, height_mm: float, side_mm: float, sheets: int,
  *     takes?: list<array{stock: int, name: string, sheets: int}>, sides?: array<string, float>,
  *     stocks?: list<array<string, mixed>>}|null $used_paper what was used, kept when taught
  * @property list<string>|null $ticks keys of the preparation that is done
  * @property Group $group
- * @property Stock|null $stock
- * @property Collection<int, Stock> $alsoFrom further paper
- * @property Collection<int, LessonModel> $further models after the first
- * @property Collection<int, Mark> $marks
+ * @property Collection<int, LessonModel> $models in their places
+ * @property Collection<int, Stock> $chosen paper, in its places
  * @property Collection<int, FinishRecord> $finishes
  */
 final class Lesson extends Model
 {
+    use SoftDeletes;
+
     protected $guarded = [];
 
     protected $attributes = [
@@ -55,6 +55,8 @@ final class Lesson extends Model
         'prefer' => 'least',
         'helpers_cut' => true,
         'decorate' => 'none',
+        'newest' => 0,
+        'version' => 1,
     ];
 
     /** @return array<string, string> */
@@ -64,11 +66,11 @@ final class Lesson extends Model
             'starts_at' => 'immutable_datetime',
             'minutes' => 'integer',
             'helpers' => 'integer',
-            'side_mm' => 'float',
             'square_in_lesson' => 'boolean',
             'paper_ready' => 'boolean',
             'step' => 'integer',
-            'ways' => 'array',
+            'newest' => 'integer',
+            'version' => 'integer',
             'used_paper' => 'array',
             'ticks' => 'array',
             'helpers_cut' => 'boolean',
@@ -84,23 +86,17 @@ final class Lesson extends Model
         return $this->belongsTo(Group::class);
     }
 
-    /** @return BelongsTo<Stock, $this> */
-    public function stock(): BelongsTo
-    {
-        return $this->belongsTo(Stock::class);
-    }
-
     /** @return BelongsToMany<Stock, $this> */
-    public function alsoFrom(): BelongsToMany
+    public function chosen(): BelongsToMany
     {
         $relation = $this->belongsToMany(Stock::class, 'lesson_stock');
-        $relation->orderBy('lesson_stock.id');
+        $relation->orderBy('lesson_stock.place');
 
         return $relation;
     }
 
     /** @return HasMany<LessonModel, $this> */
-    public function further(): HasMany
+    public function models(): HasMany
     {
         $relation = $this->hasMany(LessonModel::class);
         $relation->orderBy('place');
@@ -109,21 +105,25 @@ final class Lesson extends Model
     }
 
     /**
-     * @return list<Stock> the paper chosen, the first one first; of a lesson that was taught as it was then, whatever
-     *     became of it
+     * @return list<Stock> the paper chosen, in its places; of a lesson that was taught as it was then, whatever became
+     *     of it
      */
     public function papers(): array
     {
         if (isset($this->used_paper['stocks'])) {
             return array_map(
-                static fn (array $kept): Stock => (new Stock())->forceFill($kept),
+                static fn (array $kept): Stock => (new Stock)->forceFill($kept),
                 $this->used_paper['stocks'],
             );
         }
-        $main = $this->stock;
-        $also = array_values($this->alsoFrom->filter(static fn (Stock $s): bool => $s->id !== $main?->id)->all());
 
-        return $main === null ? $also : [$main, ...$also];
+        return array_values($this->chosen->all());
+    }
+
+    /** @return list<int> who may be marked, by seat */
+    public function learnerIds(): array
+    {
+        return array_values($this->group->learners->map(static fn (Learner $l): int => $l->id)->all());
     }
 
     /** An empty group is planned for one, so that the plan can be looked at before names are in. */
@@ -132,11 +132,11 @@ final class Lesson extends Model
         return max(1, $this->group->learners->count());
     }
 
-    /** @return HasMany<Mark, $this> */
-    public function marks(): HasMany
+    /** @return HasMany<LessonEvent, $this> */
+    public function events(): HasMany
     {
-        $relation = $this->hasMany(Mark::class);
-        $relation->orderBy('at')->orderBy('id');
+        $relation = $this->hasMany(LessonEvent::class);
+        $relation->orderBy('number');
 
         return $relation;
     }
@@ -145,6 +145,25 @@ final class Lesson extends Model
     public function finishes(): HasMany
     {
         return $this->hasMany(FinishRecord::class);
+    }
+
+    /** A lesson that is not saved yet. */
+    public static function blank(int $organisation): self
+    {
+        return new self([
+            'organisation_id' => $organisation,
+            'started_at' => null,
+            'ended_at' => null,
+            'used_paper' => null,
+            'ticks' => null,
+            'materials' => null,
+        ]);
+    }
+
+    /** @return 'planned'|'teaching'|'taught' as the log stands */
+    public function status(): string
+    {
+        return $this->ended_at !== null ? 'taught' : ($this->started_at !== null ? 'teaching' : 'planned');
     }
 
     public function bell(): CarbonImmutable

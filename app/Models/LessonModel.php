@@ -7,11 +7,11 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A further model of a lesson, after its first one.
+ * A model of a lesson, in its place.
  *
  * @property int $id
  * @property int $lesson_id
- * @property int $place from 1
+ * @property int $place from 0
  * @property string $model
  * @property array<string, string>|null $ways
  * @property float|null $side_mm

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\SoftDeletes;
 
 /**
  * @property int $id
@@ -20,9 +21,12 @@ use Illuminate\Database\Eloquent\Model;
  * @property float|null $price of one sheet, in the organisation's own currency
  * @property list<string>|null $tags
  * @property bool $scrap to be used up first
+ * @property \Carbon\CarbonImmutable|null $deleted_at since when it lies in the bin
  */
 final class Stock extends Model
 {
+    use SoftDeletes;
+
     protected $guarded = [];
 
     protected $attributes = ['kind' => 'office', 'sides' => 'alike', 'trim_mm' => 0, 'version' => 1, 'scrap' => false];

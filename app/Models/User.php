@@ -12,6 +12,8 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property int $organisation_id
  * @property string $name
  * @property string $email
+ * @property string $password hashed
+ * @property bool $demo the account whose password is shown on the sign-in page
  * @property 'mm'|'cm'|'in' $unit
  * @property Organisation $organisation
  */
@@ -19,14 +21,20 @@ final class User extends Authenticatable
 {
     protected $guarded = [];
 
-    protected $attributes = ['unit' => 'mm'];
+    protected $attributes = ['unit' => 'mm', 'demo' => false];
 
     protected $hidden = ['password', 'remember_token'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed'];
+        return ['password' => 'hashed', 'demo' => 'boolean'];
+    }
+
+    /** Whether the account is open; the demo's is not once the demo is turned off. */
+    public function mayComeIn(): bool
+    {
+        return ! $this->demo || config('cathedra.demo') === true;
     }
 
     /** @return BelongsTo<Organisation, $this> */

@@ -7,6 +7,8 @@ namespace App\Paper;
 use App\Models\Stock;
 use App\Support\ApiRequest;
 use Cathedra\Core\Paper\Prefer;
+use Cathedra\Core\Rules\Bounds;
+use Cathedra\Core\Rules\Method;
 use Illuminate\Validation\Rule;
 
 /** Paper of the cupboard and the squares wanted from it. */
@@ -33,11 +35,11 @@ final class BenchRequest extends ApiRequest
                 'distinct',
                 Rule::exists('stocks', 'id')->where('organisation_id', $this->organisation()->id),
             ],
-            'stock.*.count' => ['nullable', 'integer', 'between:0,1000000'],
+            'stock.*.count' => ['nullable', 'integer', 'between:'.Bounds::COUNT],
             'need' => ['required', 'array', 'between:1,6'],
-            'need.*.side_mm' => ['nullable', 'numeric', 'between:10,2000'],
+            'need.*.side_mm' => ['nullable', 'numeric', 'between:'.Bounds::SIDE_MM],
             'need.*.count' => ['required', 'integer', 'between:1,2000'],
-            'method' => ['required', Rule::in(['scissors', 'trimmer', 'tear'])],
+            'method' => ['required', 'string', Rule::enum(Method::class)],
             'prefer' => ['required', Rule::enum(Prefer::class)],
         ];
     }

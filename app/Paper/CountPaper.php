@@ -7,8 +7,8 @@ namespace App\Paper;
 use App\Models\Lesson;
 use App\Models\Stock;
 use App\Models\StockChange;
+use App\Support\Transaction;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 
 /**
  * Changes the count of a stock and keeps why, so that it can be taken back. A stock of which there is plenty is not
@@ -16,12 +16,15 @@ use Illuminate\Support\Facades\DB;
  */
 final class CountPaper
 {
-    /** @param  int  $sheets  added; negative: taken, but never more than there are */
-    public function __invoke(Stock $stock, int $sheets, string $why, ?Lesson $lesson = null): ?StockChange
+    /**
+     * @param  int  $stock  id
+     * @param  int  $sheets  added; negative: taken, but never more than there are
+     */
+    public function __invoke(int $stock, int $sheets, string $why, ?Lesson $lesson = null): ?StockChange
     {
-        return DB::transaction(function () use ($stock, $sheets, $why, $lesson): ?StockChange {
+        return Transaction::run(function () use ($stock, $sheets, $why, $lesson): ?StockChange {
             /** @var Stock|null $locked */
-            $locked = Stock::query()->whereKey($stock->id)->lockForUpdate()->first();
+            $locked = Stock::query()->whereKey($stock)->lockForUpdate()->first();
             if ($locked === null || $locked->count === null) {
                 return null;
             }
@@ -40,19 +43,18 @@ final class CountPaper
         });
     }
 
-    /** Takes the latest change that still counts back; null when there is none. */
+    /** Takes the latest change that still counts back; null when there is none. The stock is locked first, as above. */
     public function undo(Stock $stock): ?StockChange
     {
-        return DB::transaction(function () use ($stock): ?StockChange {
+        return Transaction::run(function () use ($stock): ?StockChange {
+            /** @var Stock|null $locked */
+            $locked = Stock::query()->whereKey($stock->id)->lockForUpdate()->first();
             /** @var StockChange|null $last */
             $last = StockChange::query()
                 ->where('stock_id', $stock->id)
                 ->whereNull('undone_at')
                 ->orderByDesc('id')
-                ->lockForUpdate()
                 ->first();
-            /** @var Stock|null $locked */
-            $locked = Stock::query()->whereKey($stock->id)->lockForUpdate()->first();
             if ($last === null || $locked === null || $locked->count === null) {
                 return null;
             }

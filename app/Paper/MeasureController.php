@@ -35,7 +35,7 @@ final class MeasureController extends Controller
 
     public function show(Lesson $lesson): JsonResponse
     {
-        $lesson->loadMissing(['stock', 'alsoFrom', 'further', 'group.learners']);
+        $lesson->loadMissing(['chosen', 'models', 'group.learners']);
         $programme = Programme::of($lesson, $this->shelf);
         $measured =
             array_values(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Paper;
 
+use App\Bin\Bin;
 use App\Models\Stock;
 use App\Models\StockChange;
 use App\Support\Controller;
@@ -11,7 +12,6 @@ use Cathedra\Core\Paper\Squaring;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
 
 final class StockController extends Controller
@@ -42,41 +42,14 @@ final class StockController extends Controller
         );
     }
 
-    public function update(StockRequest $request, Stock $stock): JsonResponse
+    public function update(StockRequest $request, Stock $stock, SaveStock $save): JsonResponse
     {
-        $input = $request->validated();
-        $version = $input['version'] ?? null;
-        $changed = Stock::query()
-            ->whereKey($stock->id)
-            ->when($version !== null, fn ($q) => $q->where('version', $version))
-            ->update(
-                ['version' => $stock->version + 1] +
-                    (isset($input['tags']) ? ['tags' => json_encode($input['tags'])] : []) +
-                    array_diff_key($input, ['version' => 0]),
-            );
-        $stock->refresh();
-        if ($changed === 0) {
-            return response()->json(
-                [
-                    'message' => "Somebody else changed this paper meanwhile: it is now {$stock->name}, "
-                        ."{$stock->width_mm} x {$stock->height_mm} mm, ".
-                        ($stock->count ?? 'plenty of').
-                        ' sheets. Nothing of yours was saved; look at it and save again.',
-                    'errors' => [['pointer' => '/version', 'message' => 'Changed by somebody else meanwhile.']],
-                    'stock' => PaperBench::stock($stock),
-                ],
-                409,
-            );
-        }
-
-        return response()->json(PaperBench::stock($stock));
+        return response()->json(PaperBench::stock($save($stock, $request->validated())));
     }
 
-    public function destroy(Stock $stock): Response
+    public function destroy(Request $request, Stock $stock, Bin $bin): JsonResponse
     {
-        $stock->delete();
-
-        return response()->noContent();
+        return response()->json($bin->put($stock, $request->boolean('sure')));
     }
 
     public function changes(Stock $stock): JsonResponse
@@ -155,7 +128,7 @@ final class StockController extends Controller
                     'scrap' => true,
                 ],
             );
-        $count($kept, (int) $given['count'], "put back from {$stock->name}");
+        $count($kept->id, (int) $given['count'], "put back from {$stock->name}");
 
         return response()->json(PaperBench::stock($kept->refresh()));
     }

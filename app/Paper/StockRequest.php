@@ -7,6 +7,7 @@ namespace App\Paper;
 use App\Models\Stock;
 use App\Support\ApiRequest;
 use App\Support\PlainText;
+use Cathedra\Core\Rules\Bounds;
 use Illuminate\Validation\Rule;
 
 final class StockRequest extends ApiRequest
@@ -25,25 +26,26 @@ final class StockRequest extends ApiRequest
             'name' => [
                 'required',
                 'string',
-                'max:80',
+                'max:'.Bounds::NAME_LENGTH,
                 new PlainText(),
                 Rule::unique('stocks')
                     ->where('organisation_id', $this->organisation()->id)
+                    ->whereNull('deleted_at')
                     ->ignore($stock instanceof Stock ? $stock->id : null),
             ],
-            'width_mm' => ['required', 'numeric', 'between:10,2000'],
-            'height_mm' => ['required', 'numeric', 'between:10,2000'],
-            'grammage' => ['nullable', 'integer', 'between:10,600'],
-            'count' => ['nullable', 'integer', 'between:0,1000000'],
+            'width_mm' => ['required', 'numeric', 'between:'.Bounds::SIDE_MM],
+            'height_mm' => ['required', 'numeric', 'between:'.Bounds::SIDE_MM],
+            'grammage' => ['nullable', 'integer', 'between:'.Bounds::GRAMMAGE],
+            'count' => ['nullable', 'integer', 'between:'.Bounds::COUNT],
             'kind' => [
                 'sometimes',
                 Rule::in(['office', 'folding', 'newsprint', 'kraft', 'construction', 'wallpaper', 'other']),
             ],
             'sides' => ['sometimes', Rule::in(['alike', 'coloured', 'printed', 'lined'])],
-            'trim_mm' => ['sometimes', 'numeric', 'between:0,100'],
-            'version' => ['sometimes', 'integer'],
-            'price' => ['sometimes', 'nullable', 'numeric', 'between:0,9999'],
-            'tags' => ['sometimes', 'array', 'max:8'],
+            'trim_mm' => ['sometimes', 'numeric', 'between:'.Bounds::TRIM_MM],
+            'version' => ['sometimes', 'integer', 'between:'.Bounds::VERSION],
+            'price' => ['sometimes', 'nullable', 'numeric', 'between:'.Bounds::PRICE],
+            'tags' => ['sometimes', 'array', 'list', 'max:'.Bounds::MAX_TAGS],
             'tags.*' => ['string', 'max:30', 'distinct:ignore_case', new PlainText()],
             'scrap' => ['sometimes', 'boolean'],
         ];

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Bin\InTheBin;
+use App\Models\Group;
+use App\Models\Lesson;
+use App\Models\Stock;
 use App\Models\User;
 use App\Paper\PaperPlans;
 use App\Shelf\ModelShelf;
@@ -48,16 +52,26 @@ final class AppServiceProvider extends ServiceProvider
         );
     }
 
-    /** Route parameters find only what belongs to the organisation of whoever is signed in. */
+    /**
+     * Route parameters are digits and find only what belongs to the organisation of whoever is signed in. What lies in
+     * the
+     * bin is said to lie there.
+     */
     private function bindOwnRecords(): void
     {
-        foreach (['group' => 'groups', 'stock' => 'stocks', 'lesson' => 'lessons'] as $parameter => $relation) {
-            Route::bind($parameter, static function (string $id) use ($relation): Model {
+        foreach (['lesson', 'group', 'stock', 'learner', 'id'] as $parameter) {
+            Route::pattern($parameter, '[0-9]{1,18}');
+        }
+        Route::pattern('model', '[a-z0-9-]{1,60}');
+        foreach (
+            ['group' => Group::class, 'stock' => Stock::class, 'lesson' => Lesson::class] as $parameter => $class
+        ) {
+            Route::bind($parameter, static function (string $id) use ($class): Model {
                 $user = Auth::user();
+                $organisation = $user instanceof User ? $user->organisation_id : throw new AuthenticationException();
+                $found = $class::withTrashed()->where('organisation_id', $organisation)->findOrFail((int) $id);
 
-                return $user instanceof User
-                    ? $user->organisation->{$relation}()->findOrFail((int) $id)
-                    : throw new AuthenticationException();
+                return $found->deleted_at === null ? $found : throw new InTheBin();
             });
         }
     }

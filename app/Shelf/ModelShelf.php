@@ -60,6 +60,12 @@ final class ModelShelf
             : throw new \LogicException('The shelf keeps parts by name.');
     }
 
+    /** What people call it; its library name when it is no longer on the shelf (records outlive models). */
+    public function title(string $slug): string
+    {
+        return $this->has($slug) ? $this->summary($slug)->title : $slug;
+    }
+
     /** @param  array<string, string>  $ways  by route; others take the usual way */
     public function model(string $slug, array $ways = []): ModelData
     {

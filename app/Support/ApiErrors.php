@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Bin\InTheBin;
 use Cathedra\Core\CathedraException;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
@@ -11,6 +12,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Session\TokenMismatchException;
 use Illuminate\Validation\ValidationException;
+use PDOException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 use Throwable;
@@ -22,6 +24,11 @@ use Throwable;
  */
 final class ApiErrors
 {
+    /**
+     * MariaDB's numbers: shutting down, deadlock and lock time-out after all tries, connections refused, gone, lost.
+     */
+    private const AWAY = [1040, 1053, 1205, 1213, 1927, 2002, 2003, 2006, 2013];
+
     public static function render(Throwable $error, Request $request): ?JsonResponse
     {
         if (! $request->is('api/*') && ! $request->expectsJson()) {
@@ -30,6 +37,22 @@ final class ApiErrors
 
         return match (true) {
             $error instanceof ValidationException => self::fields($error),
+            $error instanceof InTheBin => self::json(
+                410,
+                $error->getMessage(),
+                [['pointer' => '/lesson', 'message' => $error->getMessage()]],
+            ),
+            $error instanceof Conflict => self::json(
+                409,
+                $error->getMessage(),
+                [['pointer' => $error->pointer, 'message' => $error->getMessage()]],
+                with: $error->with,
+            ),
+            self::isDatabaseAway($error) => self::json(
+                503,
+                'The database cannot be reached at the moment. What you did is kept on this device and sent again.',
+                headers: ['Retry-After' => '2'],
+            ),
             $error instanceof CathedraException => self::json(422, $error->getMessage()),
             $error instanceof AuthenticationException => self::json(
                 401,
@@ -78,12 +101,32 @@ final class ApiErrors
         return self::json($status, $message, [], $error->getHeaders());
     }
 
+    /** A lost, refused or dying connection, or a lock that was not got in time: worth trying again as it is. */
+    private static function isDatabaseAway(Throwable $error): bool
+    {
+        for ($cause = $error; $cause !== null; $cause = $cause->getPrevious()) {
+            if ($cause instanceof PDOException) {
+                $code = (int) ($cause->errorInfo[1] ?? $cause->getCode());
+
+                return in_array($code, self::AWAY, true) || str_contains($cause->getMessage(), 'server has gone away');
+            }
+        }
+
+        return false;
+    }
+
     /**
      * @param  list<array{pointer: string, message: string}>  $errors
      * @param  array<string, mixed>  $headers
+     * @param  array<string, mixed>  $with
      */
-    private static function json(int $status, string $message, array $errors = [], array $headers = []): JsonResponse
-    {
-        return new JsonResponse(['message' => $message, 'errors' => $errors], $status, $headers);
+    private static function json(
+        int $status,
+        string $message,
+        array $errors = [],
+        array $headers = [],
+        array $with = [],
+    ): JsonResponse {
+        return new JsonResponse(['message' => $message, 'errors' => $errors] + $with, $status, $headers);
     }
 }

@@ -7,6 +7,7 @@ namespace App\Support;
 use Cathedra\Core\Insight\Scale;
 use Cathedra\Core\Pacing\BaseTimes;
 use Cathedra\Core\Paper\Material;
+use Cathedra\Core\Rules\TeachingRules;
 use Cathedra\Core\Sequence\BadSequence;
 use Cathedra\Core\Sequence\Loader;
 use Cathedra\Core\Sequence\Sequence;
@@ -147,6 +148,17 @@ final class LibraryFiles
         return $this->yaml('/paper-rules.yaml');
     }
 
+    public function teachingRules(): TeachingRules
+    {
+        /**
+         * @var array{go_share: array{value: float, source: string}, long_wait_seconds: array{value: int,
+         *     source: string}}
+         */
+        $data = $this->yaml('/teaching-rules.yaml');
+
+        return TeachingRules::fromArray($data);
+    }
+
     /** @return list<Material> */
     public function materials(): array
     {
@@ -187,8 +199,7 @@ final class LibraryFiles
                     $this->folder.'/wording/en.yaml',
                     $this->folder.'/difficulty.yaml',
                     __FILE__,
-                    __DIR__.'/ModelMaker.php',
-                    ...glob(__DIR__.'/../Data/*.php') ?: [],
+                    ...glob(__DIR__.'/../Shelf/*.php') ?: [],
                     ...glob($this->folder.'/../core/*/*.php') ?: [],
                     ...glob($this->folder.'/../core/*/*/*.php') ?: [],
                 ]),

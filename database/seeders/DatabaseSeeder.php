@@ -9,10 +9,17 @@ use App\Models\Lesson;
 use App\Models\Organisation;
 use App\Models\Stock;
 use App\Models\User;
+use App\Teaching\Deeds;
+use App\Teaching\LessonLog;
 use Carbon\CarbonImmutable;
+use Cathedra\Core\Lesson\EventKind;
 use Illuminate\Database\Seeder;
 
-/** The demo: the Gullwick Harbour Library with its groups. Everybody and everything in it is made up. */
+/**
+ * The demo: the Gullwick Harbour Library with its groups. Everybody and everything in it is made up.
+ *
+ * @phpstan-import-type Given from Deeds
+ */
 final class DatabaseSeeder extends Seeder
 {
     public const EMAIL = 'lead@gullwick.example';
@@ -20,39 +27,13 @@ final class DatabaseSeeder extends Seeder
     public const PASSWORD = 'fold-the-corner';
 
     private const JUNIORS = [
-        'Ada',
-        'Bram',
-        'Cleo',
-        'Dov',
-        'Edda',
-        'Finn',
-        'Gus',
-        'Hana',
-        'Ivo',
-        'Juno',
-        'Kit',
-        'Lena',
-        'Milo',
-        'Nell',
-        'Otis',
-        'Pia',
-        'Quin',
-        'Rosa',
+        'Ada', 'Bram', 'Cleo', 'Dov', 'Edda', 'Finn', 'Gus', 'Hana', 'Ivo', 'Juno',
+        'Kit', 'Lena', 'Milo', 'Nell', 'Otis', 'Pia', 'Quin', 'Rosa',
     ];
 
     private const FAMILIES = [
-        'Suri',
-        'Tom',
-        'Una',
-        'Vito',
-        'Wren',
-        'Xan',
-        'Yara',
-        'Zeno',
-        'Anouk',
-        'Bela',
-        'Cas',
-        'Dita',
+        'Suri', 'Tom', 'Una', 'Vito', 'Wren', 'Xan', 'Yara', 'Zeno',
+        'Anouk', 'Bela', 'Cas', 'Dita',
     ];
 
     private const LUNCH = ['Edwin', 'Fay', 'Greta', 'Hugo', 'Ines', 'Jonas', 'Kaja', 'Leif', 'Mira', 'Nils'];
@@ -68,6 +49,7 @@ final class DatabaseSeeder extends Seeder
             'name' => 'Marta',
             'email' => self::EMAIL,
             'password' => self::PASSWORD,
+            'demo' => true,
         ]);
         $juniors = $this->group($library, 'Harbour Juniors', 'junior', 1, self::JUNIORS);
         $families = $this->group($library, 'Family morning', 'mixed', 2, self::FAMILIES);
@@ -104,9 +86,11 @@ final class DatabaseSeeder extends Seeder
         $this->lesson($lunch, 'drinking-cup', $news, $today->setTime(12, 30)->addDays(3), 45, false);
         $this->lesson($families, 'dog-face', $a4, $today->setTime(10, 0)->addDays(4), 60, true);
         $two = $this->lesson($juniors, 'square-box', $ends, $four->addDays(7), 90, false);
-        $two->update(['side_mm' => 200, 'prefer' => 'scrap', 'decorate' => 'after', 'method' => 'trimmer']);
-        $two->further()->create(['place' => 1, 'model' => 'whale', 'side_mm' => 148]);
-        $two->alsoFrom()->sync([$a4->id]);
+        $two->update(['prefer' => 'scrap', 'decorate' => 'after', 'method' => 'trimmer']);
+        $two->models()->update(['side_mm' => 200]);
+        $two->models()->create(['place' => 1, 'model' => 'whale', 'side_mm' => 148]);
+        $two->chosen()->attach($a4->id, ['place' => 1]);
+        $a4->update(['count' => 16]); // counted anew after the lessons taught
     }
 
     /** @param  list<string>  $names */
@@ -150,19 +134,21 @@ final class DatabaseSeeder extends Seeder
         int $minutes,
         bool $ready,
     ): Lesson {
-        return Lesson::query()->create([
-            'organisation_id' => $group->organisation_id,
+        $lesson = Lesson::blank($group->organisation_id);
+        $lesson->fill([
             'group_id' => $group->id,
-            'stock_id' => $stock->id,
-            'model' => $model,
             'starts_at' => $at,
             'minutes' => $minutes,
             'helpers' => $group->helpers,
-            'side_mm' => null,
             'paper_ready' => $ready,
-        ]);
+        ])->save();
+        $lesson->models()->create(['place' => 0, 'model' => $model, 'ways' => null, 'side_mm' => null]);
+        $lesson->chosen()->attach($stock->id, ['place' => 0]);
+
+        return $lesson;
     }
 
+    /** A lesson with its log, as if it had been taught: everybody's marks at their times. */
     private function taught(
         Group $group,
         string $slug,
@@ -172,17 +158,42 @@ final class DatabaseSeeder extends Seeder
         int $steps,
     ): void {
         $lesson = $this->lesson($group, $slug, $stock, $at, $minutes, true);
-        $lesson->update(['step' => $steps + 1, 'started_at' => $at, 'ended_at' => $at->addMinutes($minutes - 3)]);
-        foreach ($group->learners()->get() as $i => $learner) {
-            [$outcome, $step] = match (true) {
-                ($i + $steps) % 9 === 7 => ['away', null],
-                ($i + $steps) % 8 === 5 => ['stopped', $steps - 1 - ($i % 2)],
-                ($i + $steps) % 4 === 2 => ['help', null],
-                default => ['alone', null],
-            };
-            $lesson
-                ->finishes()
-                ->create(['learner_id' => $learner->id, 'model' => $slug, 'outcome' => $outcome, 'step' => $step]);
+        $log = app(LessonLog::class);
+        $lead = User::query()->where('organisation_id', $group->organisation_id)->firstOrFail();
+        $apart = intdiv(($minutes - 12) * 60, $steps);
+        for ($step = 1; $step <= $steps; $step++) {
+            CarbonImmutable::setTestNow($at->addMinutes(6)->addSeconds(($step - 1) * $apart));
+            $log->append($lesson, $lead, [Deeds::make(EventKind::Moved, ['step' => $step])]);
+            CarbonImmutable::setTestNow($at->addMinutes(6)->addSeconds($step * $apart - 20));
+            $log->append($lesson, $lead, $this->marks($group, $step, $steps));
         }
+        CarbonImmutable::setTestNow($at->addMinutes($minutes - 3));
+        $log->append($lesson, $lead, [
+            Deeds::make(EventKind::Moved, ['step' => $steps + 1]),
+            Deeds::make(EventKind::Ended),
+        ]);
+        CarbonImmutable::setTestNow();
+    }
+
+    /** @return list<Given> who is done with a step, and who asked for help at it */
+    private function marks(Group $group, int $step, int $steps): array
+    {
+        $marks = [];
+        foreach ($group->learners as $i => $learner) {
+            [$help, $last] = match (true) {
+                ($i + $steps) % 9 === 7 => [0, 0], // away
+                ($i + $steps) % 8 === 5 => [0, $steps - 2 - ($i % 2)],
+                ($i + $steps) % 4 === 2 => [$steps - 1, $steps],
+                default => [0, $steps],
+            };
+            if ($step === $help) {
+                $marks[] = Deeds::make(EventKind::Help, ['learner' => $learner->id, 'step' => $step]);
+            }
+            if ($step <= $last) {
+                $marks[] = Deeds::make(EventKind::Done, ['learner' => $learner->id, 'step' => $step]);
+            }
+        }
+
+        return $marks;
     }
 }

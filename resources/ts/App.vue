@@ -6,8 +6,12 @@ import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
 import { answer, client, Problem } from './api/client'
 import { useMe } from './api/queries'
+import BinNote from './bin/BinNote.vue'
+import AskDialog from './parts/AskDialog.vue'
+import { ask } from './parts/asking'
 import ShortcutHelp from './parts/ShortcutHelp.vue'
 import { typing } from './parts/typing'
+import { useDeeds } from './teaching/queue/deeds'
 
 const { t } = useI18n()
 const route = useRoute()
@@ -37,8 +41,31 @@ onKeyStroke((event) => {
   if (place && route.name !== 'teach') void router.push({ name: place.name })
 })
 
+/** What was done in front of a class is sent from wherever one is, for whoever is signed in. */
+const deeds = useDeeds()
+watch(
+  () => me.data.value,
+  (who) => {
+    void deeds.belongTo(who ? `${who.organisation_id} ${who.id}` : '')
+  },
+  { immediate: true },
+)
+
 async function signOut() {
+  const n = deeds.waiting.value.length + deeds.aside.value.length
+  if (n > 0) {
+    const choice = await ask({
+      title: t('app.waiting', { n }),
+      text: t('app.waitingText'),
+      choices: [
+        { key: 'stay', label: t('app.stay') },
+        { key: 'go', label: t('app.signOut'), danger: true },
+      ],
+    })
+    if (choice !== 'go') return
+  }
   await answer(client.POST('/api/sign-out'))
+  await deeds.belongTo('')
   cache.clear()
   window.location.assign('/sign-in')
 }
@@ -54,7 +81,11 @@ async function signOut() {
           {{ t(`places.${place.name}`) }} <kbd class="key" aria-hidden="true">{{ place.key.toUpperCase() }}</kbd>
         </RouterLink>
       </nav>
-      <span class="who">{{ me.data.value?.organisation }}</span>
+      <span v-if="deeds.waiting.value.length > 1" class="who warn" role="status">{{
+        t('app.queue', { n: deeds.waiting.value.length })
+      }}</span>
+      <RouterLink class="who" :to="{ name: 'account' }">{{ me.data.value?.organisation }}</RouterLink>
+      <RouterLink class="out" :to="{ name: 'bin' }">{{ t('bin.title') }}</RouterLink>
       <button class="out" type="button" @click="help = true">
         {{ t('app.keys') }} <kbd class="key" aria-hidden="true">?</kbd>
       </button>
@@ -64,6 +95,8 @@ async function signOut() {
       <RouterView />
     </main>
     <ShortcutHelp v-model="help" />
+    <AskDialog />
+    <BinNote />
   </v-app>
 </template>
 

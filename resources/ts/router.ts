@@ -1,6 +1,6 @@
 import { createRouter, createWebHistory } from 'vue-router'
 
-/** Each screen belongs to a posture: at the desk (desk/, lesson/) or on the feet (feet/). */
+/** Screens by subject, as the rooms of core and app; teaching is on the feet, everything else at the desk. */
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
@@ -57,6 +57,8 @@ export const router = createRouter({
       props: (to) => ({ id: Number(to.params['id']) }),
       meta: { title: 'Wall chart' },
     },
+    { path: '/bin', name: 'bin', component: () => import('./bin/Bin.vue'), meta: { title: 'Bin' } },
+    { path: '/account', name: 'account', component: () => import('./account/Account.vue'), meta: { title: 'Account' } },
     {
       path: '/lessons/new',
       name: 'new-lesson',

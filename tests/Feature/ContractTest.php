@@ -109,7 +109,7 @@ final class ContractTest extends TestCase
         $input = $this->lessonInput($group, [
             'stock_id' => $made->json('id'),
             'side_mm' => 90,
-            'also_stock_ids' => [],
+            'also' => [],
             'further' => [['model' => 'cat', 'side_mm' => 100]],
             'starts_at' => now()->addDay()->format('Y-m-d\T10:00'),
             'ends_at' => now()->addDay()->format('Y-m-d\T12:00'),
@@ -125,12 +125,22 @@ final class ContractTest extends TestCase
             '/api/lessons/{lesson}',
             '200',
         );
+        $events = $this->send(
+            $id,
+            ['kind' => 'started'],
+            ['kind' => 'moved', 'step' => 1],
+            ['kind' => 'done', 'learner' => $group->learners[0]->id, 'step' => 1],
+            ['kind' => 'corrected', 'learner' => $group->learners[0]->id,
+                'correction' => ['model' => 'cat', 'finish' => 'stopped', 'step' => 2]],
+            ['kind' => 'noted', 'text' => 'Scissors were short.'],
+            ['kind' => 'ended'],
+        )->assertOk();
+        $this->assertPromised($events->getContent(), 'post', '/api/lessons/{lesson}/events', '200');
+        $this->assertPromised($this->getJson("/api/lessons/$id")->getContent(), 'get', '/api/lessons/{lesson}', '200');
         $this->assertPromised(
-            $this->postJson("/api/lessons/$id/close")
-                ->assertOk()
-                ->getContent(),
-            'post',
-            '/api/lessons/{lesson}/close',
+            $this->getJson("/api/lessons/$id/events?after=2")->assertOk()->getContent(),
+            'get',
+            '/api/lessons/{lesson}/events',
             '200',
         );
         $this->assertPromised(

@@ -37,49 +37,29 @@ final class LessonTest extends TestCase
         self::assertTrue($lesson['plan']['fits']);
         self::assertSame('planned', $lesson['card']['status']);
 
-        $this->putJson("/api/lessons/$id/position", ['step' => 3])->assertNoContent();
+        $this->send($id, ['kind' => 'moved', 'step' => 3])->assertOk();
         [$ada, $bram] = $group->learners->pluck('id')->all();
         $key = (string) Str::uuid();
-        foreach ([1, 2] as $ignored) {
-            // sent twice over a bad connection: kept once
-            $this->postJson("/api/lessons/$id/marks", [
-                'key' => $key,
-                'learner' => $ada,
-                'step' => 7,
-                'kind' => 'done',
-            ])->assertNoContent();
+        foreach ([1, 2] as $ignored) { // sent twice over a bad connection: kept once
+            $this->send($id, ['kind' => 'done', 'key' => $key, 'learner' => $ada, 'step' => 7])->assertOk();
         }
-        $this->postJson("/api/lessons/$id/marks", [
-            'key' => (string) Str::uuid(),
-            'learner' => $bram,
-            'step' => 2,
-            'kind' => 'done',
-        ])->assertNoContent();
-        $again = $this->getJson("/api/lessons/$id")
-            ->assertOk()
-            ->json();
+        $this->send($id, ['kind' => 'done', 'learner' => $bram, 'step' => 2])->assertOk()
+            ->assertJsonPath('newest', 3)->assertJsonCount(3, 'events');
+        $again = $this->getJson("/api/lessons/$id")->assertOk()->json();
         self::assertSame(
-            [3, 'teaching', 2],
-            [$again['card']['step'], $again['card']['status'], count($again['marks'])],
+            [3, 'teaching', 3],
+            [$again['card']['step'], $again['card']['status'], count($again['log']['events'])],
         );
 
-        $closed = $this->postJson("/api/lessons/$id/close")
-            ->assertOk()
-            ->json();
+        $closed = $this->endLesson($id);
         self::assertSame('taught', $closed['card']['status']);
         self::assertEqualsCanonicalizing(
             [['alone', null], ['stopped', 3], ['away', null]],
-            array_map(static fn (array $f): array => [$f['outcome'], $f['step']], $closed['finishes']),
+            array_map(static fn (array $f): array => [$f['outcome'], $f['step']], $closed['record']['finishes']),
         );
-
-        $this->putJson("/api/lessons/$id/finishes", [
-            'learner' => $bram,
-            'outcome' => 'help',
-            'step' => null,
-        ])->assertNoContent();
-        $this->postJson("/api/lessons/$id/close")
-            ->assertOk()
-            ->assertJsonPath('card.finished', 2);
+        $correction = ['model' => 'drinking-cup', 'finish' => 'help', 'step' => null];
+        $this->send($id, ['kind' => 'corrected', 'learner' => $bram, 'correction' => $correction])->assertOk();
+        self::assertSame(2, $this->endLesson($id)['card']['finished']);
         $wall = $this->getJson("/api/groups/{$group->id}/wall")
             ->assertOk()
             ->json();
@@ -87,22 +67,6 @@ final class LessonTest extends TestCase
         $home = $this->getJson('/api/home')->assertOk()->json();
         self::assertNull($home['next']);
         self::assertCount(1, $home['taught']);
-    }
-
-    public function testAMarkIsTakenBack(): void
-    {
-        [$lead, $lesson] = $this->planned();
-        $key = (string) Str::uuid();
-        $this->postJson("/api/lessons/{$lesson->id}/marks", [
-            'key' => $key,
-            'learner' => $lesson->group->learners[0]->id,
-            'step' => 1,
-            'kind' => 'help',
-        ])->assertNoContent();
-        $this->deleteJson("/api/lessons/{$lesson->id}/marks/$key")->assertNoContent();
-        $this->deleteJson("/api/lessons/{$lesson->id}/marks/$key")->assertNoContent();
-        self::assertSame(0, $lesson->marks()->count());
-        self::assertSame('Marta', $lead->name);
     }
 
     public function testThePlanFollowsTheRoom(): void
@@ -160,12 +124,12 @@ final class LessonTest extends TestCase
         yield 'three minutes' => [['ends_at' => '2026-11-24T16:03'], '/ends_at', '5 to 480 minutes'];
         yield 'a week' => [['ends_at' => '2026-12-01T16:00'], '/ends_at', '5 to 480 minutes'];
         yield 'no date' => [['starts_at' => 'soon'], '/starts_at', 'a date and a time'];
-        yield 'no such model' => [['model' => '../../.env'], '/model', 'no such model'];
-        yield 'a list for a model' => [['model' => ['x']], '/model', ''];
+        yield 'no such model' => [['model' => '../../.env'], '/models/0/model', 'no such model'];
+        yield 'a list for a model' => [['model' => ['x']], '/models/0/model', ''];
         yield 'no such group' => [['group_id' => 999999], '/group_id', 'does not exist'];
-        yield 'no such paper' => [['stock_id' => 999999], '/stock_id', 'gone from the cupboard'];
-        yield 'square of nothing' => [['side_mm' => 0], '/side_mm', 'between 10 and 2000'];
-        yield 'square of three metres' => [['side_mm' => 3000], '/side_mm', 'between 10 and 2000'];
+        yield 'no such paper' => [['stock_id' => 999999], '/stock_ids/0', 'gone from the cupboard'];
+        yield 'square of nothing' => [['side_mm' => 0], '/models/0/side_mm', 'between 10 and 2000'];
+        yield 'square of three metres' => [['side_mm' => 3000], '/models/0/side_mm', 'between 10 and 2000'];
         yield 'helpers' => [['helpers' => -1], '/helpers', '0 to 20'];
         yield 'method' => [['method' => 'laser'], '/method', ''];
     }
@@ -194,37 +158,6 @@ final class LessonTest extends TestCase
             ->assertJsonPath('errors.0.pointer', '/group_id');
     }
 
-    public function testMarksAndPlacesOutsideTheLessonAreRefused(): void
-    {
-        [$lead, $lesson] = $this->planned();
-        $stranger = $this->group($lead, ['Xan'])->learners[0];
-        $mark = [
-            'key' => (string) Str::uuid(),
-            'learner' => $lesson->group->learners[0]->id,
-            'step' => 1,
-            'kind' => 'done',
-        ];
-        $post = fn (array $changes) => $this->postJson("/api/lessons/{$lesson->id}/marks", [...$mark, ...$changes]);
-        $post(['learner' => $stranger->id])
-            ->assertUnprocessable()
-            ->assertJsonPath('errors.0.pointer', '/learner');
-        $post(['step' => 8])
-            ->assertUnprocessable()
-            ->assertJsonPath('errors.0.pointer', '/step');
-        $post(['key' => 'x'])
-            ->assertUnprocessable()
-            ->assertJsonPath('errors.0.pointer', '/key');
-        $this->putJson("/api/lessons/{$lesson->id}/position", ['step' => 9])->assertUnprocessable();
-        $this->putJson("/api/lessons/{$lesson->id}/finishes", [
-            'learner' => $mark['learner'],
-            'outcome' => 'stopped',
-            'step' => null,
-        ])
-            ->assertUnprocessable()
-            ->assertJsonPath('errors.0.pointer', '/step');
-        self::assertSame([0, 0], [$lesson->marks()->count(), $lesson->finishes()->count()]);
-    }
-
     public function testOthersLessonsAreNotFound(): void
     {
         [, $lesson] = $this->planned();
@@ -244,15 +177,13 @@ final class LessonTest extends TestCase
             Lesson::query()->create([
                 'organisation_id' => $lead->organisation_id,
                 'group_id' => $group->id,
-                'model' => 'helmet',
                 'starts_at' => now()->addDays($i),
                 'minutes' => 60,
                 'helpers' => 0,
-                'stock_id' => null,
-                'side_mm' => null,
+                'used_paper' => null,
                 'started_at' => null,
                 'ended_at' => null,
-            ]);
+            ])->models()->create(['place' => 0, 'model' => 'helmet']);
         }
         $this->actingAs($lead)
             ->getJson('/api/lessons?page=2')

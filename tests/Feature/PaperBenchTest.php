@@ -12,6 +12,7 @@ use Cathedra\Core\Paper\ModelPaper;
 use Cathedra\Core\Paper\Stock;
 use Illuminate\Cache\ArrayStore;
 use Illuminate\Cache\Repository;
+use Illuminate\Testing\TestResponse;
 
 /** The cupboard's counts, two leads at once, paper for models of several pieces, and what a taught lesson keeps. */
 final class PaperBenchTest extends TestCase
@@ -19,13 +20,13 @@ final class PaperBenchTest extends TestCase
     public function testALessonTakesItsPaperOnceAndItCanBePutBack(): void
     {
         [$lead, $stock, $id] = $this->planned('drinking-cup', 10);
-        $this->postJson("/api/lessons/$id/close")->assertOk();
+        $this->endLesson($id);
         self::assertSame(
             5,
             $stock->refresh()->count,
             '3 learners, a spare, and the set to practise with: 5 of 10 are gone',
         );
-        $this->postJson("/api/lessons/$id/close")->assertOk();
+        $this->endLesson($id);
         self::assertSame(5, $stock->refresh()->count, 'closing again takes nothing more');
         $log = $this->getJson("/api/stocks/{$stock->id}/changes")
             ->assertOk()
@@ -42,7 +43,7 @@ final class PaperBenchTest extends TestCase
     public function testATaughtLessonKeepsWhatItUsedWhateverBecomesOfTheStock(): void
     {
         [, $stock, $id] = $this->planned('drinking-cup', 10);
-        $this->postJson("/api/lessons/$id/close")->assertOk();
+        $this->endLesson($id);
         $before = $this->getJson("/api/lessons/$id")->json('card.sheets');
         $this->putJson("/api/stocks/{$stock->id}", [
             'name' => 'A4',
@@ -52,7 +53,7 @@ final class PaperBenchTest extends TestCase
             'count' => 1,
         ])->assertOk();
         self::assertSame([5, $before], [$this->getJson("/api/lessons/$id")->json('card.sheets'), 5]);
-        $this->deleteJson("/api/stocks/{$stock->id}")->assertNoContent();
+        $this->deleteJson("/api/stocks/{$stock->id}")->assertOk();
         self::assertSame(5, $this->getJson("/api/lessons/$id")->json('card.sheets'));
         $paper = $this->getJson("/api/lessons/$id")->json('paper');
         self::assertSame(
@@ -75,7 +76,7 @@ final class PaperBenchTest extends TestCase
             ->assertOk()
             ->assertJsonPath('side_mm', 210)
             ->json();
-        $this->postJson("/api/lessons/$id/close")->assertOk();
+        $this->endLesson($id);
         $this->putJson("/api/stocks/{$stock->id}", [
             'name' => 'Card',
             'width_mm' => 100,
@@ -84,7 +85,7 @@ final class PaperBenchTest extends TestCase
             'count' => 1,
         ])->assertOk();
         $this->getJson("/api/lessons/$id/measures")->assertExactJson($before);
-        $this->deleteJson("/api/stocks/{$stock->id}")->assertNoContent();
+        $this->deleteJson("/api/stocks/{$stock->id}")->assertOk();
         $this->getJson("/api/lessons/$id/measures")->assertExactJson($before);
     }
 
@@ -102,11 +103,15 @@ final class PaperBenchTest extends TestCase
         $second = $this->putJson("/api/stocks/{$stock->id}", ['count' => 12, 'version' => $seen] + $body)->assertStatus(
             409,
         );
-        self::assertStringContainsString('7 sheets', $second->json('message'), 'the second sees what changed');
+        self::assertSame(
+            [['field' => 'sheets', 'theirs' => '7', 'yours' => '12']],
+            $second->json('differences'),
+            'the second sees what changed',
+        );
         self::assertSame(7, $stock->refresh()->count);
         $this->putJson(
             "/api/stocks/{$stock->id}",
-            ['count' => 12, 'version' => $second->json('stock.version')] + $body,
+            ['count' => 12, 'version' => $second->json('version')] + $body,
         )->assertOk();
         self::assertSame(12, $stock->refresh()->count);
     }
@@ -157,16 +162,14 @@ final class PaperBenchTest extends TestCase
         $thin = $lead->organisation
             ->stocks()
             ->create(['name' => 'Thin', 'width_mm' => 210, 'height_mm' => 297, 'grammage' => 60, 'count' => 5]);
-        $card = $lead->organisation
-            ->stocks()
-            ->create([
-                'name' => 'Card',
-                'width_mm' => 100,
-                'height_mm' => 100,
-                'grammage' => 300,
-                'kind' => 'construction',
-                'count' => 5,
-            ]);
+        $card = $lead->organisation->stocks()->create([
+            'name' => 'Card',
+            'width_mm' => 100,
+            'height_mm' => 100,
+            'grammage' => 300,
+            'kind' => 'construction',
+            'count' => 5,
+        ]);
         $cells = $this->getJson("/api/groups/{$group->id}/paper")
             ->assertOk()
             ->json();
@@ -240,7 +243,7 @@ final class PaperBenchTest extends TestCase
             ),
             '5 and 5 of 8',
         );
-        $this->postJson("/api/lessons/$id/close")->assertOk();
+        $this->endLesson($id);
         self::assertSame(
             [1, 5, 3, 2],
             array_values(
@@ -271,7 +274,7 @@ final class PaperBenchTest extends TestCase
             "/api/lessons/$id",
             $this->lessonInput(Lesson::query()->findOrFail($id)->group, [
                 'side_mm' => 100,
-                'stock_id' => Lesson::query()->findOrFail($id)->stock_id,
+                'stock_id' => Lesson::query()->findOrFail($id)->papers()[0]->id,
             ]),
         )
             ->assertOk()
@@ -330,26 +333,14 @@ final class PaperBenchTest extends TestCase
         self::assertContains('next-model', array_column($lesson['plan']['lines'], 'key'));
         [$ada, $bram, $cleo] = array_column($lesson['group']['learners'], 'id');
         foreach ([[$ada, 7], [$ada, 12], [$bram, 7], [$cleo, 3]] as $i => [$learner, $step]) {
-            $this->postJson("/api/lessons/$id/marks", [
-                'key' => sprintf('00000000-0000-4000-8000-%012d', $i),
-                'learner' => $learner,
-                'step' => $step,
-                'kind' => 'done',
-            ])->assertNoContent();
+            $this->send($id, ['kind' => 'done', 'learner' => $learner, 'step' => $step])->assertOk();
         }
-        $this->postJson("/api/lessons/$id/marks", [
-            'key' => '00000000-0000-4000-8000-000000000009',
-            'learner' => $ada,
-            'step' => 13,
-            'kind' => 'done',
-        ])->assertStatus(422);
-        $this->putJson("/api/lessons/$id/position", ['step' => 13])->assertNoContent();
-        $this->putJson("/api/lessons/$id/position", ['step' => 14])->assertStatus(422);
-        $closed = $this->postJson("/api/lessons/$id/close")
-            ->assertOk()
-            ->json();
+        $this->send($id, ['kind' => 'done', 'learner' => $ada, 'step' => 13])->assertStatus(422);
+        $this->send($id, ['kind' => 'moved', 'step' => 13])->assertOk();
+        $this->send($id, ['kind' => 'moved', 'step' => 14])->assertStatus(422);
+        $closed = $this->endLesson($id);
         $ends = [];
-        foreach ($closed['finishes'] as $f) {
+        foreach ($closed['record']['finishes'] as $f) {
             $ends[$f['learner']][$f['model']] = [$f['outcome'], $f['step']];
         }
         self::assertEquals(['drinking-cup' => ['alone', null], 'dog-face' => ['alone', null]], $ends[$ada]);
@@ -361,26 +352,18 @@ final class PaperBenchTest extends TestCase
         self::assertEquals(['drinking-cup' => ['stopped', 4], 'dog-face' => ['stopped', 1]], $ends[$cleo]);
         self::assertSame(1, $closed['card']['finished'], 'only who finished both');
         self::assertSame(26, $stock->refresh()->count);
-        $this->putJson("/api/lessons/$id/finishes", [
+        $correct = fn (string $model, string $finish, ?int $step): TestResponse => $this->send($id, [
+            'kind' => 'corrected',
             'learner' => $bram,
-            'model' => 'dog-face',
-            'outcome' => 'help',
-            'step' => null,
-        ])->assertNoContent();
-        $this->putJson("/api/lessons/$id/finishes", [
-            'learner' => $bram,
-            'model' => 'crane',
-            'outcome' => 'help',
-            'step' => null,
-        ])
+            'correction' => ['model' => $model, 'finish' => $finish, 'step' => $step],
+        ]);
+        $correct('dog-face', 'help', null)->assertOk();
+        $correct('crane', 'help', null)
             ->assertStatus(422)
-            ->assertJsonPath('errors.0.pointer', '/model');
-        $this->putJson("/api/lessons/$id/finishes", [
-            'learner' => $bram,
-            'model' => 'dog-face',
-            'outcome' => 'stopped',
-            'step' => 6,
-        ])->assertStatus(422);
+            ->assertJsonPath('errors.0.pointer', '/events/0/correction/model');
+        $correct('dog-face', 'stopped', 6)
+            ->assertStatus(422)
+            ->assertJsonPath('errors.0.pointer', '/events/0/correction/step');
         $wall = $this->getJson('/api/groups/'.$lesson['card']['group_id'].'/wall')
             ->assertOk()
             ->json();
@@ -398,14 +381,14 @@ final class PaperBenchTest extends TestCase
             ->create(['name' => 'A4', 'width_mm' => 210, 'height_mm' => 297, 'count' => 4]);
         foreach (
             [
-                ['/further/0/model', ['further' => [['model' => 'unicorn']]]],
-                ['/further/0/model', ['further' => [['model' => 'drinking-cup']]]],
-                ['/further/1/model', ['further' => [['model' => 'crane'], ['model' => 'crane']]]],
-                ['/further/0/side_mm', ['further' => [['model' => 'crane', 'side_mm' => 0]]]],
-                ['/further/0/side_mm', ['further' => [['model' => 'crane', 'side_mm' => 'wide']]]],
-                ['/further/0/ways', ['further' => [['model' => 'crane', 'ways' => ['base' => 'magic']]]]],
+                ['/models/1/model', ['further' => [['model' => 'unicorn']]]],
+                ['/models/1/model', ['further' => [['model' => 'drinking-cup']]]],
+                ['/models/2/model', ['further' => [['model' => 'crane'], ['model' => 'crane']]]],
+                ['/models/1/side_mm', ['further' => [['model' => 'crane', 'side_mm' => 0]]]],
+                ['/models/1/side_mm', ['further' => [['model' => 'crane', 'side_mm' => 'wide']]]],
+                ['/models/1/ways', ['further' => [['model' => 'crane', 'ways' => ['base' => 'magic']]]]],
                 [
-                    '/further',
+                    '/models',
                     [
                         'further' => array_map(static fn (string $m): array => ['model' => $m], [
                             'crane',
@@ -416,7 +399,7 @@ final class PaperBenchTest extends TestCase
                         ]),
                     ],
                 ],
-                ['/also_stock_ids/0', ['also_stock_ids' => [$other->id]]],
+                ['/stock_ids/0', ['also' => [$other->id]]],
                 ['/prefer', ['prefer' => 'cheap']],
                 ['/decorate', ['decorate' => 'twice']],
                 ['/materials/0', ['materials' => ['dynamite']]],
@@ -436,17 +419,15 @@ final class PaperBenchTest extends TestCase
     public function testPaperFromTwoStocksScrapFirst(): void
     {
         [$lead, $a4, $id] = $this->planned('drinking-cup', 30, ['side_mm' => 75]);
-        $strips = $lead->organisation
-            ->stocks()
-            ->create([
-                'name' => 'Strips',
-                'width_mm' => 87,
-                'height_mm' => 210,
-                'count' => 2,
-                'scrap' => true,
-                'price' => 0,
-            ]);
-        $input = ['side_mm' => 75, 'stock_id' => $a4->id, 'also_stock_ids' => [$strips->id]];
+        $strips = $lead->organisation->stocks()->create([
+            'name' => 'Strips',
+            'width_mm' => 87,
+            'height_mm' => 210,
+            'count' => 2,
+            'scrap' => true,
+            'price' => 0,
+        ]);
+        $input = ['side_mm' => 75, 'stock_id' => $a4->id, 'also' => [$strips->id]];
         $lesson = fn (array $more): array => $this->putJson(
             "/api/lessons/$id",
             $this->lessonInput(Lesson::query()->findOrFail($id)->group, $more + $input),
@@ -462,37 +443,35 @@ final class PaperBenchTest extends TestCase
         self::assertSame([0, 3], array_column($lesson(['prefer' => 'scrap'])['paper']['takes'], 'sheets'));
         self::assertSame(
             [0, $strips->id],
-            [$lesson([])['paper']['cost'], $lesson([])['also_stock_ids'][0]],
+            [$lesson([])['paper']['cost'], $lesson([])['setting']['stock_ids'][1]],
             'strips cost nothing',
         );
-        $this->postJson("/api/lessons/$id/close")->assertOk();
+        $this->endLesson($id);
         self::assertSame([30, 0], [$a4->refresh()->count, $strips->refresh()->count]);
         $this->postJson("/api/stocks/{$strips->id}/undo")
             ->assertOk()
             ->assertJsonPath('count', 3);
         // The paper of a lesson that is planned goes from the cupboard: the lesson says so and goes on with the other.
-        $this->deleteJson("/api/stocks/{$strips->id}")->assertNoContent();
+        $this->deleteJson("/api/stocks/{$strips->id}?sure=1")->assertOk();
         self::assertSame(
-            [],
+            [$a4->id],
             $this->getJson("/api/lessons/$id")
                 ->assertOk()
-                ->json('also_stock_ids'),
+                ->json('setting.stock_ids'),
         );
     }
 
     public function testPaperFromTwoStocksIsJudgedByTheWorse(): void
     {
         [$lead, $a4, $id] = $this->planned('crane', 2, ['side_mm' => 148]);
-        $card = $lead->organisation
-            ->stocks()
-            ->create([
-                'name' => 'Card',
-                'width_mm' => 150,
-                'height_mm' => 150,
-                'grammage' => 300,
-                'kind' => 'construction',
-                'count' => 4,
-            ]);
+        $card = $lead->organisation->stocks()->create([
+            'name' => 'Card',
+            'width_mm' => 150,
+            'height_mm' => 150,
+            'grammage' => 300,
+            'kind' => 'construction',
+            'count' => 4,
+        ]);
         $group = Lesson::query()->findOrFail($id)->group;
         $model = fn (array $more): array => $this->putJson(
             "/api/lessons/$id",
@@ -501,7 +480,7 @@ final class PaperBenchTest extends TestCase
             ->assertOk()
             ->json('paper.models.0');
         self::assertNotSame('no', $model([])['will_fold']['verdict']);
-        $both = $model(['also_stock_ids' => [$card->id]])['will_fold'];
+        $both = $model(['also' => [$card->id]])['will_fold'];
         self::assertSame(
             'no',
             $both['verdict'],
@@ -511,7 +490,7 @@ final class PaperBenchTest extends TestCase
         self::assertStringContainsString('From A4: ', implode(' ', $both['reasons']));
         self::assertStringNotContainsString(
             'From',
-            implode(' ', $model(['also_stock_ids' => []])['will_fold']['reasons']),
+            implode(' ', $model(['also' => []])['will_fold']['reasons']),
             'one paper needs no name',
         );
     }
@@ -609,7 +588,11 @@ final class PaperBenchTest extends TestCase
     public function testMaterialsKitsAndTables(): void
     {
         [, $stock, $id] = $this->planned('cat', 30, ['side_mm' => 140]);
-        $materials = fn (): array => array_column($this->getJson("/api/lessons/$id")->json('materials'), null, 'key');
+        $materials = fn (): array => array_column(
+            $this->getJson("/api/lessons/$id")->json('setting.materials'),
+            null,
+            'key',
+        );
         self::assertSame(
             [true, false],
             [$materials()['glue-stick']['chosen'], $materials()['beads']['chosen']],

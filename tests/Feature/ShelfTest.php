@@ -70,16 +70,14 @@ final class ShelfTest extends TestCase
         )
             ->assertCreated()
             ->json();
-        self::assertSame(['squash', 21], [$lesson['card']['ways']['base'], $lesson['card']['steps']]);
+        self::assertSame(['squash', 21], [$lesson['models'][0]['ways']['base'], $lesson['card']['steps']]);
         self::assertCount(
             21,
             array_filter($lesson['plan']['lines'], static fn (array $l): bool => $l['kind'] === 'step'),
         );
-        $this->putJson("/api/lessons/{$lesson['card']['id']}/position", ['step' => 22])->assertNoContent();
-        $this->putJson("/api/lessons/{$lesson['card']['id']}/position", ['step' => 23])->assertStatus(422);
         $this->postJson('/api/lessons', $this->lessonInput($group, ['model' => 'crane', 'ways' => ['base' => 'roll']]))
             ->assertStatus(422)
-            ->assertJsonPath('errors.0.pointer', '/ways');
+            ->assertJsonPath('errors.0.pointer', '/models/0/ways');
         $usual = $this->putJson(
             "/api/lessons/{$lesson['card']['id']}",
             $this->lessonInput($group, ['model' => 'crane', 'ways' => (object) []]),
@@ -87,6 +85,12 @@ final class ShelfTest extends TestCase
             ->assertOk()
             ->json();
         self::assertSame(17, $usual['card']['steps']);
+        $this->send($lesson['card']['id'], ['kind' => 'moved', 'step' => 19])->assertStatus(422);
+        $this->send($lesson['card']['id'], ['kind' => 'moved', 'step' => 18])->assertOk();
+        $this->putJson(
+            "/api/lessons/{$lesson['card']['id']}",
+            $this->lessonInput($group, ['model' => 'crane', 'ways' => ['base' => 'squash']]),
+        )->assertConflict()->assertJsonPath('errors.0.pointer', '/models');
     }
 
     public function testTimesForAGroup(): void

@@ -39,8 +39,7 @@ final class SignInTest extends TestCase
     #[TestWith([[], 'email'])]
     #[TestWith([['email' => ['x'], 'password' => 'y'], 'email'])]
     #[TestWith([['email' => 'a@b.example', 'password' => ''], 'password'])]
-    public function /** @param  array<string, mixed>  $body */
-    testBadInput(array $body, string $field): void
+    public function testBadInput(array $body, string $field): void
     {
         $this->postJson('/api/sign-in', $body)
             ->assertUnprocessable()

@@ -11,6 +11,9 @@ use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\LazilyRefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as Base;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
 
 abstract class TestCase extends Base
 {
@@ -50,25 +53,64 @@ abstract class TestCase extends Base
     }
 
     /**
+     * A lesson as it is sent. For short, `model`, `ways` and `side_mm` change the first model, `further` are the models
+     * after
+     * it; `stock_id` is the first paper, `also` those after it.
+     *
      * @param  array<string, mixed>  $changes
      * @return array<string, mixed>
      */
     protected function lessonInput(Group $group, array $changes = []): array
     {
+        $first = array_intersect_key($changes, ['model' => 0, 'ways' => 0, 'side_mm' => 0]);
+        $also = (array) ($changes['also'] ?? []);
+
         return [
             ...[
                 'group_id' => $group->id,
-                'model' => 'drinking-cup',
+                'models' => [$first + ['model' => 'drinking-cup'], ...(array) ($changes['further'] ?? [])],
                 'starts_at' => '2026-11-24T16:00',
                 'ends_at' => '2026-11-24T17:00',
                 'helpers' => 1,
-                'stock_id' => null,
-                'side_mm' => null,
+                'stock_ids' => isset($changes['stock_id']) ? [$changes['stock_id'], ...$also] : $also,
                 'method' => 'scissors',
                 'square_in_lesson' => false,
                 'paper_ready' => false,
             ],
-            ...$changes,
+            ...array_diff_key($changes, $first, ['further' => 0, 'stock_id' => 0, 'also' => 0]),
         ];
+    }
+
+    /**
+     * @param  array<string, mixed>  ...$events
+     * @return TestResponse<JsonResponse>
+     */
+    protected function send(int|string $lesson, array ...$events): TestResponse
+    {
+        return $this->postJson("/api/lessons/$lesson/events", $this->deeds(array_values($events)));
+    }
+
+    /** @return array<string, mixed> the lesson, ended */
+    protected function endLesson(int|string $lesson): array
+    {
+        $this->send($lesson, ['kind' => 'ended'])->assertOk();
+
+        return (array) $this->getJson("/api/lessons/$lesson")->assertOk()->json();
+    }
+
+    /**
+     * Deeds as a device sends them, each with a key of its own.
+     *
+     * @param  list<array<string, mixed>>  $events
+     * @return array{after: int, events: list<array<string, mixed>>}
+     */
+    protected function deeds(array $events, int $after = 0): array
+    {
+        $plain = ['device' => 'tablet', 'device_ms' => (int) (microtime(true) * 1000), 'after' => $after];
+
+        return ['after' => $after, 'events' => array_map(
+            static fn (array $e): array => [...$plain, 'key' => (string) Str::uuid(), ...$e],
+            $events,
+        )];
     }
 }

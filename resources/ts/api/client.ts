@@ -17,7 +17,7 @@ export type StockChangeData = Schemas['StockChangeData']
 export type LessonCard = Schemas['LessonCard']
 export type LessonData = Schemas['LessonData']
 export type LessonInput = Schemas['LessonInput']
-export type MarkData = Schemas['MarkData']
+export type BinEntry = Schemas['BinEntry']
 export type FinishData = Schemas['FinishData']
 export type PlanData = Schemas['PlanData']
 export type CutPatternData = Schemas['CutPatternData']
@@ -29,6 +29,8 @@ export class Problem extends Error {
     readonly status: number,
     message: string,
     readonly fields: Record<string, string>,
+    /** what else the server said: what is there now, what differs, what would go */
+    readonly body: Record<string, unknown> = {},
   ) {
     super(message)
   }
@@ -67,5 +69,5 @@ export function refusal(status: number, given: unknown): Problem {
   const body = (given ?? {}) as Partial<Schemas['Problem']>
   const fields: Record<string, string> = {}
   for (const { pointer, message } of body.errors ?? []) fields[pointer.slice(1)] ??= message
-  return new Problem(status, body.message ?? 'This did not work. Nothing was changed; try again.', fields)
+  return new Problem(status, body.message ?? 'This did not work. Nothing was changed; try again.', fields, { ...body })
 }

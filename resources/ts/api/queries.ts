@@ -9,6 +9,7 @@ import {
   type StockInput,
   type Ways,
 } from './client'
+import { KeptTheirs, saveVersioned } from '../parts/saving'
 
 /** Who is signed in; an error with status 401 means nobody. */
 export const useMe = () =>
@@ -113,15 +114,18 @@ export function useSaveLesson() {
   const cache = useQueryClient()
   return useMutation({
     mutationFn: ({ id, body }: { id?: number; body: LessonInput }) =>
-      answer(
-        id === undefined
-          ? client.POST('/api/lessons', { body })
-          : client.PUT('/api/lessons/{lesson}', { params: { path: { lesson: id } }, body }),
+      saveVersioned(body, (given) =>
+        answer(
+          id === undefined
+            ? client.POST('/api/lessons', { body: given })
+            : client.PUT('/api/lessons/{lesson}', { params: { path: { lesson: id } }, body: given }),
+        ),
       ),
     onSuccess: (lesson) => {
       cache.setQueryData(['lessons', lesson.card.id], lesson)
       void cache.invalidateQueries({ queryKey: ['home'] })
     },
+    onError: (problem) => { if (problem instanceof KeptTheirs) void cache.invalidateQueries() },
   })
 }
 
@@ -129,12 +133,14 @@ export function useSaveGroup() {
   const cache = useQueryClient()
   return useMutation({
     mutationFn: ({ id, body }: { id?: number; body: GroupInput }) =>
-      answer(
-        id === undefined
-          ? client.POST('/api/groups', { body })
-          : client.PUT('/api/groups/{group}', { params: { path: { group: id } }, body }),
+      saveVersioned(body, (given) =>
+        answer(
+          id === undefined
+            ? client.POST('/api/groups', { body: given })
+            : client.PUT('/api/groups/{group}', { params: { path: { group: id } }, body: given }),
+        ),
       ),
-    onSuccess: () => cache.invalidateQueries(),
+    onSettled: () => cache.invalidateQueries(),
   })
 }
 
@@ -142,11 +148,13 @@ export function useSaveStock() {
   const cache = useQueryClient()
   return useMutation({
     mutationFn: ({ id, body }: { id?: number; body: StockInput }) =>
-      answer(
-        id === undefined
-          ? client.POST('/api/stocks', { body })
-          : client.PUT('/api/stocks/{stock}', { params: { path: { stock: id } }, body }),
+      saveVersioned(body, (given) =>
+        answer(
+          id === undefined
+            ? client.POST('/api/stocks', { body: given })
+            : client.PUT('/api/stocks/{stock}', { params: { path: { stock: id } }, body: given }),
+        ),
       ),
-    onSuccess: () => cache.invalidateQueries(),
+    onSettled: () => cache.invalidateQueries(),
   })
 }

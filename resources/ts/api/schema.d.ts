@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/me/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changePassword"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sign-in": {
         parameters: {
             query?: never;
@@ -52,6 +68,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/health": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["health"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["bin"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bin/{kind}/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bin/{kind}/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["erase"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/groups": {
         parameters: {
             query?: never;
@@ -78,7 +158,23 @@ export interface paths {
         get?: never;
         put: operations["changeGroup"];
         post?: never;
-        delete: operations["eraseGroup"];
+        delete: operations["removeGroup"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/groups/{group}/learners/{learner}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeLearner"];
         options?: never;
         head?: never;
         patch?: never;
@@ -180,22 +276,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/lessons/{lesson}/position": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["moveLesson"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/lessons/{lesson}/ticks": {
         parameters: {
             query?: never;
@@ -212,70 +292,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/lessons/{lesson}/marks": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["mark"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/lessons/{lesson}/marks/{key}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post?: never;
-        delete: operations["unmark"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/lessons/{lesson}/close": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["closeLesson"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/lessons/{lesson}/finishes": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["finish"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/cut-plan": {
         parameters: {
             query?: never;
@@ -285,7 +301,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description Answers in lines of JSON while it works: {"share", "what"} and at last {"plan"}. */
+        /** @description Answers in lines of JSON while it works: {"share", "what"} and at last {"plan"}. A count of null is plenty; a single size of null is the largest for so many. */
         post: operations["cutPlan"];
         delete?: never;
         options?: never;
@@ -533,12 +549,30 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["events"];
+        put?: never;
+        post: operations["addEvents"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /** @description Who is signed in, and the lists every screen needs. */
         AccountData: {
+            id: number;
+            organisation_id: number;
             name: string;
             organisation: string;
             /**
@@ -561,6 +595,19 @@ export interface components {
                 label: string;
             }[];
         };
+        /** @description Something in the bin. */
+        BinEntry: {
+            /** @enum {string} */
+            kind: "lesson" | "group" | "learner" | "stock";
+            id: number;
+            title: string;
+            /** @description what would be erased with it, in words; empty when nothing would */
+            holds: string;
+            /** @description local date and time */
+            removed: string;
+            /** @description local date from which it is erased */
+            until: string;
+        };
         GroupData: {
             id: number;
             name: string;
@@ -570,6 +617,8 @@ export interface components {
             /** @description learners at a table */
             table_size: number;
             learners: components["schemas"]["LearnerData"][];
+            /** @description goes up with every change; send back the one that was changed */
+            version: number;
         };
         GroupInput: {
             name: string;
@@ -581,6 +630,10 @@ export interface components {
                 id: number | null;
                 name: string;
             }[];
+            /** @description learners no longer listed, who shall go into the bin */
+            remove?: number[];
+            /** @description the one that was changed; another answers 409 */
+            version?: number;
         };
         LearnerData: {
             id: number;
@@ -618,11 +671,8 @@ export interface components {
         /** @description A lesson in one line, with the figure of each of its stages. */
         LessonCard: {
             id: number;
+            /** @description library name of its first model */
             model: string;
-            /** @description the way taken, by route of the model */
-            ways: {
-                [key: string]: string;
-            };
             model_title: string;
             group_id: number;
             group: string;
@@ -644,74 +694,42 @@ export interface components {
             /** @description learners who finished, alone or with help */
             finished: number;
         };
-        /** @description A lesson with all its stages computed. */
-        LessonData: {
-            card: components["schemas"]["LessonCard"];
-            group: components["schemas"]["GroupData"];
-            helpers: number;
-            stock_id: number | null;
-            /**
-             * Format: float
-             * @description null: the largest the sheet gives
-             */
-            wanted_side_mm: number | null;
-            /** @enum {string} */
-            method: "scissors" | "trimmer" | "tear";
-            square_in_lesson: boolean;
-            /** @description in the order they are taught */
-            models: components["schemas"]["LessonModelData"][];
-            /** @description further paper beside stock_id */
-            also_stock_ids: number[];
-            /** @enum {string} */
-            prefer: "least" | "fewest" | "scrap";
-            helpers_cut: boolean;
-            /** @enum {string} */
-            decorate: "none" | "before" | "after";
-            /** @description things beside paper to choose from; unfit: not for this age band, and what to take instead */
-            materials: {
-                key: string;
-                name: string;
-                chosen: boolean;
-                caution: string;
-                unfit: string | null;
-            }[];
-            paper: components["schemas"]["PaperData"] | null;
-            plan: components["schemas"]["PlanData"];
-            marks: components["schemas"]["MarkData"][];
-            finishes: components["schemas"]["FinishData"][];
-            /** @description milliseconds since 1970; null before teaching */
+        /** @description Milliseconds since 1970. */
+        LessonClock: {
+            /** @description null before teaching */
             started_ms: number | null;
             ended_ms: number | null;
             bell_ms: number;
             /** @description the server's clock, for devices whose clock is wrong */
             now_ms: number;
         };
+        /** @description A lesson with all its stages computed. */
+        LessonData: {
+            card: components["schemas"]["LessonCard"];
+            group: components["schemas"]["GroupData"];
+            setting: components["schemas"]["LessonSetting"];
+            /** @description in the order they are taught */
+            models: components["schemas"]["LessonModelData"][];
+            paper: components["schemas"]["PaperData"] | null;
+            plan: components["schemas"]["PlanData"];
+            log: components["schemas"]["LogData"];
+            record: components["schemas"]["RecordData"];
+            rules: components["schemas"]["TeachingRules"];
+            clock: components["schemas"]["LessonClock"];
+        };
         LessonInput: {
             group_id: number;
-            model: string;
-            /** @description the way taken, by route of the model; left out: the usual ones */
-            ways?: {
-                [key: string]: string;
-            };
+            /** @description in the order they are taught */
+            models: components["schemas"]["LessonModelInput"][];
             starts_at: string;
             ends_at: string;
             helpers: number;
-            stock_id: number | null;
-            side_mm: number | null;
+            /** @description paper, the first one first */
+            stock_ids: number[];
             /** @enum {string} */
             method: "scissors" | "trimmer" | "tear";
             square_in_lesson: boolean;
             paper_ready: boolean;
-            /** @description models after the first; left out: as it was */
-            further?: {
-                model: string;
-                ways?: {
-                    [key: string]: string;
-                };
-                side_mm?: number | null;
-            }[];
-            /** @description paper beside the first; left out: as it was */
-            also_stock_ids?: number[];
             /**
              * @description what the cutting plan puts first
              * @enum {string}
@@ -722,6 +740,8 @@ export interface components {
             decorate?: "none" | "before" | "after";
             /** @description keys; null: what the models ask for */
             materials?: string[] | null;
+            /** @description the one that was changed; another answers 409 */
+            version?: number;
         };
         /** @description One model of a lesson; its steps are numbered through the lesson. */
         LessonModelData: {
@@ -739,6 +759,39 @@ export interface components {
             /** @description number of its first step in the lesson */
             first: number;
             steps: number;
+        };
+        LessonModelInput: {
+            model: string;
+            /** @description the way taken, by route of the model; left out: the usual ones */
+            ways?: {
+                [key: string]: string;
+            };
+            /** @description wanted square; null: the largest the sheet gives */
+            side_mm?: number | null;
+        };
+        /** @description How a lesson is set up, as its form sends it back. */
+        LessonSetting: {
+            helpers: number;
+            /** @description papers in their places */
+            stock_ids: number[];
+            /** @enum {string} */
+            method: "scissors" | "trimmer" | "tear";
+            square_in_lesson: boolean;
+            /** @enum {string} */
+            prefer: "least" | "fewest" | "scrap";
+            helpers_cut: boolean;
+            /** @enum {string} */
+            decorate: "none" | "before" | "after";
+            /** @description things beside paper to choose from; unfit: not for this age band, and what to take instead */
+            materials: {
+                key: string;
+                name: string;
+                chosen: boolean;
+                caution: string;
+                unfit: string | null;
+            }[];
+            /** @description goes up with every change; send back the one that was changed */
+            version: number;
         };
         /** @description The run sheet. Seconds from the start of the slot. */
         PlanData: {
@@ -1054,11 +1107,11 @@ export interface components {
             kind?: string;
             sides?: string;
             trim_mm?: number;
-            /** @description the one that was changed; another answers 409 */
-            version?: number;
             price?: number | null;
             tags?: string[];
             scrap?: boolean;
+            /** @description the one that was changed; another answers 409 */
+            version?: number;
         };
         /** @description Whether a model can be folded from a stock by a group, and why. */
         WillFoldData: {
@@ -1276,28 +1329,98 @@ export interface components {
                 message: string;
             }[];
         };
+        /** @description An end set by hand. */
+        Correction: {
+            /** @description library name of the model */
+            model: string;
+            /** @enum {string} */
+            finish: "alone" | "help" | "stopped" | "away";
+            /** @description of the model's own steps, when stopped */
+            step: number | null;
+        };
+        /** @description One line of a lesson's log as the screens read it. */
+        EventData: {
+            /**
+             * Format: uuid
+             * @description made by the device
+             */
+            key: string;
+            kind: components["schemas"]["EventKind"];
+            /** @description of the server, within the lesson; the order that counts */
+            number: number;
+            /** @description the server's clock, milliseconds since 1970 */
+            at_ms: number;
+            device: string;
+            /** @description the newest number the device knew */
+            after: number;
+            learner?: number | null;
+            /** @description numbered through the lesson */
+            step?: number | null;
+            /** @description key of what it takes back */
+            cancels?: string | null;
+            correction?: components["schemas"]["Correction"] | null;
+            text?: string | null;
+            /** @description name of whose account did it */
+            by?: string | null;
+        };
+        EventInput: {
+            /**
+             * Format: uuid
+             * @description a UUID made by the device
+             */
+            key: string;
+            kind: components["schemas"]["EventKind"];
+            /** @description made by the device once */
+            device: string;
+            /** @description the device's clock */
+            device_ms: number;
+            /** @description the newest number the device knew */
+            after: number;
+            learner?: number | null;
+            step?: number | null;
+            /** Format: uuid */
+            cancels?: string | null;
+            correction?: components["schemas"]["Correction"] | null;
+            text?: string | null;
+        };
+        /** @enum {string} */
+        EventKind: "started" | "moved" | "done" | "help" | "helped" | "away" | "came" | "left" | "taken-back" | "paused" | "resumed" | "finished-early" | "ended" | "reopened" | "corrected" | "noted";
+        /** @description How a learner ended with a model. */
         FinishData: {
             learner: number;
+            /** @description library name of the model */
+            model: string;
             /** @enum {string} */
             outcome: "alone" | "help" | "stopped" | "away";
             /** @description where the learner stopped */
             step: number | null;
-            /** @description library name of the model */
-            model: string;
         };
-        /** @description One tap on a seat; the key is made by the device. */
-        MarkData: {
-            /** Format: uuid */
-            key: string;
-            learner: number;
-            step: number;
-            /** @enum {string} */
-            kind: "done" | "help";
+        /** @description What is new in a lesson's log. */
+        LogData: {
+            /** @description newest number; ask for what comes after it */
+            newest: number;
+            /** @description the server's clock, for devices whose clock is wrong */
+            now_ms: number;
+            events: components["schemas"]["EventData"][];
+        };
+        /** @description What a lesson's log says of everybody. */
+        RecordData: {
+            finishes: components["schemas"]["FinishData"][];
+            /** @description what the record would be with the marks that came after the end */
+            offers: components["schemas"]["FinishData"][];
+            /** @description marks that came after the end */
+            late: number;
+        };
+        /** @description The thresholds a stage goes by; the browser has none of its own. */
+        TeachingRules: {
+            /** @description how many must be done before the next step is shown, by learners in the room, from 0 */
+            enough: number[];
+            /** @description a wait for help that is worth saying */
+            long_wait_seconds: number;
         };
     };
     responses: never;
     parameters: {
-        ModelName: string;
         /** @description the way taken, by route */
         Ways: {
             [key: string]: string;
@@ -1327,15 +1450,6 @@ export interface operations {
                     "application/json": components["schemas"]["AccountData"];
                 };
             };
-            /** @description nobody */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
         };
     };
     changeMe: {
@@ -1362,6 +1476,31 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["AccountData"];
                 };
+            };
+        };
+    };
+    changePassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    current: string;
+                    password: string;
+                };
+            };
+        };
+        responses: {
+            /** @description changed; every other session of this account has ended */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -1402,6 +1541,90 @@ export interface operations {
         requestBody?: never;
         responses: {
             /** @description signed out */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    health: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the database answers */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        ok: boolean;
+                    };
+                };
+            };
+        };
+    };
+    bin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the latest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BinEntry"][];
+                };
+            };
+        };
+    };
+    restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: string;
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description put back */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    erase: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: string;
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description erased for good */
             204: {
                 headers: {
                     [name: string]: unknown;
@@ -1480,9 +1703,11 @@ export interface operations {
             };
         };
     };
-    eraseGroup: {
+    removeGroup: {
         parameters: {
-            query?: never;
+            query?: {
+                sure?: boolean;
+            };
             header?: never;
             path: {
                 group: number;
@@ -1491,12 +1716,39 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description erased with its learners, lessons and records */
-            204: {
+            /** @description put into the bin with its lessons */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["BinEntry"];
+                };
+            };
+        };
+    };
+    removeLearner: {
+        parameters: {
+            query?: {
+                sure?: boolean;
+            };
+            header?: never;
+            path: {
+                group: number;
+                learner: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description put into the bin with its marks and records */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BinEntry"];
+                };
             };
         };
     };
@@ -1693,7 +1945,9 @@ export interface operations {
     };
     removeLesson: {
         parameters: {
-            query?: never;
+            query?: {
+                sure?: boolean;
+            };
             header?: never;
             path: {
                 lesson: number;
@@ -1702,39 +1956,14 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description removed */
-            204: {
+            /** @description put into the bin */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
-            };
-        };
-    };
-    moveLesson: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                lesson: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: {
-            content: {
-                "application/json": {
-                    /** @description 0 before the first step, one past the last when finished */
-                    step: number;
+                content: {
+                    "application/json": components["schemas"]["BinEntry"];
                 };
-            };
-        };
-        responses: {
-            /** @description kept */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
             };
         };
     };
@@ -1765,97 +1994,6 @@ export interface operations {
             };
         };
     };
-    mark: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                lesson: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: {
-            content: {
-                "application/json": components["schemas"]["MarkData"];
-            };
-        };
-        responses: {
-            /** @description kept; sending it again changes nothing */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    unmark: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                lesson: number;
-                key: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description taken back */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    closeLesson: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                lesson: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description ended; the taps became records */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["LessonData"];
-                };
-            };
-        };
-    };
-    finish: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                lesson: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: {
-            content: {
-                "application/json": components["schemas"]["FinishData"];
-            };
-        };
-        responses: {
-            /** @description kept */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
     cutPlan: {
         parameters: {
             query?: never;
@@ -1868,11 +2006,9 @@ export interface operations {
                 "application/json": {
                     stock: {
                         id: number;
-                        /** @description null: plenty */
                         count: number | null;
                     }[];
                     need: {
-                        /** @description null, for a single size: the largest for so many */
                         side_mm: number | null;
                         count: number;
                     }[];
@@ -1921,7 +2057,6 @@ export interface operations {
                             }[];
                             items: string[];
                         }[];
-                        /** @description of one learner */
                         kit: string[];
                         cautions: string[];
                     };
@@ -1932,7 +2067,6 @@ export interface operations {
     paperAhead: {
         parameters: {
             query?: {
-                /** @description last day counted; left out: a quarter of a year */
                 until?: string;
             };
             header?: never;
@@ -1988,7 +2122,6 @@ export interface operations {
                 "application/json": {
                     learner: number;
                     name: string;
-                    /** @description as read, "35" or "1 3/8 in"; empty takes it back */
                     value: string;
                     /** @enum {string} */
                     unit: "mm" | "cm" | "in";
@@ -2139,7 +2272,9 @@ export interface operations {
     };
     removeStock: {
         parameters: {
-            query?: never;
+            query?: {
+                sure?: boolean;
+            };
             header?: never;
             path: {
                 stock: number;
@@ -2148,12 +2283,14 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description removed; lessons keep their records */
-            204: {
+            /** @description put into the bin */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["BinEntry"];
+                };
             };
         };
     };
@@ -2214,14 +2351,13 @@ export interface operations {
             content: {
                 "application/json": {
                     count: number;
-                    /** @description of the offcut; left out: the strip of the diagonal fold */
                     width_mm?: number;
                     height_mm?: number;
                 };
             };
         };
         responses: {
-            /** @description so many offcuts, as a stock of their own */
+            /** @description so many offcuts, as a stock of their own; without sides the strip of the diagonal fold */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -2287,7 +2423,7 @@ export interface operations {
             };
             header?: never;
             path: {
-                model: components["parameters"]["ModelName"];
+                model: string;
             };
             cookie?: never;
         };
@@ -2314,7 +2450,6 @@ export interface operations {
         requestBody?: {
             content: {
                 "application/json": {
-                    /** @description the text of a FOLD file with a crease pattern */
                     document: string;
                 };
             };
@@ -2327,6 +2462,59 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PatternData"];
+                };
+            };
+        };
+    };
+    events: {
+        parameters: {
+            query?: {
+                after?: number;
+            };
+            header?: never;
+            path: {
+                lesson: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what is new in the log */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogData"];
+                };
+            };
+        };
+    };
+    addEvents: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    after: number;
+                    events: components["schemas"]["EventInput"][];
+                };
+            };
+        };
+        responses: {
+            /** @description kept, each once however often it is sent; with all that came after the number named */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogData"];
                 };
             };
         };

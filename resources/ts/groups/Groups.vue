@@ -1,74 +1,77 @@
 <script setup lang="ts">
-import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { answer, client, type GroupData, Problem } from '../api/client'
+import { client, type GroupData, Problem } from '../api/client'
 import { useGroups, useMe, useSaveGroup } from '../api/queries'
+import { useRemoving } from '../bin/useRemoving'
 import AskState from '../parts/AskState.vue'
+import LearnerList, { type Entry } from './LearnerList.vue'
 
 const { t } = useI18n()
 const me = useMe()
 const groups = useGroups()
 const save = useSaveGroup()
-const cache = useQueryClient()
 const editing = ref<GroupData | null>(null)
-const erasing = ref<GroupData | null>(null)
-const blank = () => ({ name: '', age: 'junior', helpers: '0', table: '4', names: '' })
+const blank = () => ({ name: '', age: 'junior', helpers: '0', table: '4', learners: [] as Entry[], names: '' })
 const form = ref(blank())
 const fields = computed(() => (save.error.value instanceof Problem ? save.error.value.fields : {}))
-const nameErrors = computed(() =>
-  Object.entries(fields.value)
-    .filter(([at]) => at.startsWith('learners'))
-    .map(([at, why]) => {
-      const line = /^learners\/(\d+)/.exec(at)?.[1]
-      return line === undefined ? why : t('groups.nameAt', { n: Number(line) + 1, why })
-    }),
+/** What is wrong with which learner of the list, counted through the rows and the new names after them. */
+const wrong = computed(() =>
+  Object.entries(fields.value).flatMap(([at, why]) => {
+    const line = /^learners\/(\d+)/.exec(at)?.[1]
+    return line === undefined ? [] : [[Number(line), why] as const]
+  }),
 )
+const rowErrors = computed(() => Object.fromEntries(wrong.value.filter(([n]) => n < form.value.learners.length)))
+const nameErrors = computed(() => [
+  ...(fields.value['learners'] ? [fields.value['learners']] : []),
+  ...wrong.value
+    .filter(([n]) => n >= form.value.learners.length)
+    .map(([n, why]) => t('groups.nameAt', { n: n - form.value.learners.length + 1, why })),
+])
 
 function change(group: GroupData) {
+  save.reset()
   editing.value = group
   form.value = {
     name: group.name,
     age: group.age_band,
     helpers: String(group.helpers),
-    table: String(group.table_size ?? ''),
-    names: group.learners.map((l) => l.name).join('\n'),
+    table: String(group.table_size),
+    learners: group.learners.map(({ id, name }) => ({ id, name })),
+    names: '',
   }
 }
 
-/**
- * A line that says the same name again is the same learner, so records stay with people when the list is put in
- * order.
- */
-function learners() {
-  const known = [...(editing.value?.learners ?? [])]
-  return form.value.names
+async function submit() {
+  const more = form.value.names
     .split('\n')
     .map((n) => n.trim())
     .filter((n) => n !== '')
-    .map((name) => {
-      const at = known.findIndex((l) => l.name === name)
-      return { id: at >= 0 ? (known.splice(at, 1)[0]?.id ?? null) : null, name }
-    })
-}
-async function submit() {
   const body = {
     name: form.value.name,
     age_band: form.value.age,
     helpers: Number(form.value.helpers),
     table_size: form.value.table === '' ? null : Number(form.value.table),
-    learners: learners(),
+    learners: [...form.value.learners, ...more.map((name) => ({ id: null, name }))],
+    ...(editing.value ? { version: editing.value.version } : {}),
   }
   if (await save.mutateAsync({ ...(editing.value ? { id: editing.value.id } : {}), body }).catch(() => null)) {
     editing.value = null
     form.value = blank()
   }
 }
-async function erase() {
-  if (!erasing.value) return
-  await answer(client.DELETE('/api/groups/{group}', { params: { path: { group: erasing.value.id } } }))
-  erasing.value = null
-  await cache.invalidateQueries()
+
+const leaving = ref(0)
+const removing = useRemoving((sure) =>
+  client.DELETE('/api/groups/{group}', { params: { path: { group: leaving.value }, query: { sure } } }),
+)
+async function remove(group: GroupData) {
+  leaving.value = group.id
+  if ((await removing.remove()) && editing.value?.id === group.id) {
+    editing.value = null
+    form.value = blank()
+  }
 }
 </script>
 
@@ -89,8 +92,8 @@ async function erase() {
             ><b>{{ t('groups.wall') }}</b></RouterLink
           >
           <v-btn variant="outlined" height="44" @click="change(group)">{{ t('groups.change') }}</v-btn>
-          <v-btn variant="text" height="44" color="error" class="ml-auto" @click="erasing = group">{{
-            t('groups.erase')
+          <v-btn variant="text" height="44" color="error" class="ml-auto" @click="remove(group)">{{
+            t('app.remove')
           }}</v-btn>
         </div>
       </article>
@@ -118,15 +121,19 @@ async function erase() {
           :label="t('groups.table')"
           :error-messages="fields['table_size']" />
       </div>
-      <v-textarea v-model="form.names" :label="t('groups.names')" rows="10" :error-messages="nameErrors" />
+      <LearnerList v-if="form.learners.length" v-model="form.learners" :errors="rowErrors" />
+      <v-textarea
+        v-model="form.names"
+        :label="t(form.learners.length ? 'groups.moreNames' : 'groups.names')"
+        :rows="form.learners.length ? 3 : 10"
+        :error-messages="nameErrors" />
       <p v-if="save.error.value && !Object.keys(fields).length" class="warn" role="alert">
         {{ save.error.value.message }}
       </p>
       <div class="row">
         <v-btn type="submit" color="primary" class="fold-button" :loading="save.isPending.value">{{
           t('app.save')
-        }}</v-btn
-        ><v-btn
+        }}</v-btn><v-btn
           v-if="editing"
           variant="text"
           @click="
@@ -136,16 +143,8 @@ async function erase() {
           >{{ t('app.cancel') }}</v-btn
         >
       </div>
+      <p v-if="removing.error.value" class="warn" role="alert">{{ removing.error.value }}</p>
     </form>
-    <v-dialog :model-value="erasing !== null" max-width="480" @update:model-value="erasing = null">
-      <div class="sheet stack">
-        <p>{{ t('groups.sure', { name: erasing?.name }) }}</p>
-        <div class="row">
-          <v-btn color="error" @click="erase">{{ t('app.erase') }}</v-btn
-          ><v-btn variant="text" @click="erasing = null">{{ t('app.cancel') }}</v-btn>
-        </div>
-      </div>
-    </v-dialog>
   </div>
 </template>
 

@@ -1,19 +1,18 @@
 <script setup lang="ts">
-import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
-import { answer, client, type LessonData, Problem, type Ways } from '../api/client'
+import { client, type LessonData, Problem, type Ways } from '../api/client'
 import { useGroups, useModels, useSaveLesson, useStocks } from '../api/queries'
 import { later } from '../parts/clock'
 import FoldPicture from '../parts/FoldPicture.vue'
-import { furtherOf, inputOf } from './input'
+import { useRemoving } from '../bin/useRemoving'
+import { inputOf, modelsOf } from './input'
 
 const props = defineProps<{ lesson?: LessonData }>()
 const { t } = useI18n()
 const route = useRoute()
 const router = useRouter()
-const cache = useQueryClient()
 const groups = useGroups()
 const models = useModels()
 const stocks = useStocks()
@@ -28,8 +27,8 @@ const form = ref({
   day: start.slice(0, 10),
   from: start.slice(11),
   until: later(start, props.lesson?.card.minutes ?? 60).slice(11),
-  helpers: props.lesson?.helpers ?? 0,
-  further: props.lesson ? furtherOf(props.lesson) : [],
+  helpers: props.lesson?.setting.helpers ?? 0,
+  further: props.lesson ? modelsOf(props.lesson).slice(1) : [],
 })
 const titleOf = (slug: string) => models.data.value?.find((m) => m.slug === slug)?.title ?? slug
 const others = computed(() =>
@@ -48,7 +47,7 @@ const ways = computed<Ways>(() => {
   const given = route.query['ways']
   if (typeof given === 'string' && form.value.model === route.query['model'])
     return Object.fromEntries(given.split(',').map((pair) => pair.split(':', 2)))
-  return props.lesson && form.value.model === props.lesson.card.model ? props.lesson.card.ways : {}
+  return props.lesson && form.value.model === props.lesson.card.model ? (props.lesson.models[0]?.ways ?? {}) : {}
 })
 
 watch(
@@ -71,26 +70,28 @@ watch(
 )
 
 const errors = computed(() => (save.error.value instanceof Problem ? save.error.value.fields : {}))
+const modelError = computed(() => Object.entries(errors.value).find(([at]) => /^models(\/0|$)/.test(at))?.[1] ?? '')
 const general = computed(() =>
   save.error.value && Object.keys(errors.value).length === 0 ? save.error.value.message : '',
 )
 
 async function submit() {
   const f = form.value
+  const first = props.lesson?.models[0]
   const body = {
     ...(props.lesson
       ? inputOf(props.lesson)
       : {
-          stock_id: stocks.data.value?.[0]?.id ?? null,
-          side_mm: null,
+          stock_ids: stocks.data.value?.[0] ? [stocks.data.value[0].id] : [],
           method: 'scissors' as const,
           square_in_lesson: false,
           paper_ready: false,
         }),
     group_id: f.group ?? 0,
-    model: f.model,
-    ways: ways.value,
-    further: f.further.filter((one) => one.model !== f.model),
+    models: [
+      { model: f.model, ways: ways.value, side_mm: first?.slug === f.model ? first.side_mm : null },
+      ...f.further.filter((one) => one.model !== f.model),
+    ],
     starts_at: `${f.day}T${f.from}`,
     ends_at: `${f.day}T${f.until}`,
     helpers: Number(f.helpers),
@@ -103,11 +104,13 @@ async function submit() {
   if (!props.lesson) await router.push({ name: 'paper', params: { id: lesson.card.id } })
 }
 
+const removing = useRemoving((sure) =>
+  client.DELETE('/api/lessons/{lesson}', {
+    params: { path: { lesson: props.lesson?.card.id ?? 0 }, query: { sure } },
+  }),
+)
 async function remove() {
-  if (!props.lesson) return
-  await answer(client.DELETE('/api/lessons/{lesson}', { params: { path: { lesson: props.lesson.card.id } } }))
-  await cache.invalidateQueries({ queryKey: ['home'] })
-  await router.push({ name: 'home' })
+  if (await removing.remove()) await router.push({ name: 'home' })
 }
 </script>
 
@@ -159,7 +162,9 @@ async function remove() {
             <option v-for="m in others" :key="m.slug" :value="m.slug">{{ m.title }}</option>
           </select>
           <p
-            v-for="[at, why] in Object.entries(errors).filter(([f]) => f.startsWith('further'))"
+            v-for="[at, why] in Object.entries(errors).filter(
+              ([f]) => f.startsWith('models/') && !f.startsWith('models/0'),
+            )"
             :key="at"
             class="warn"
             role="alert">
@@ -184,12 +189,13 @@ async function remove() {
           >
         </label>
       </fieldset>
-      <p v-if="errors['model']" class="warn" role="alert">{{ errors['model'] }}</p>
+      <p v-if="modelError" class="warn" role="alert">{{ modelError }}</p>
       <p v-if="general" class="warn" role="alert">{{ general }}</p>
       <div class="row">
         <v-btn type="submit" color="primary" class="fold-button" :loading="save.isPending.value">{{
           t(lesson ? 'choose.save' : 'choose.make')
         }}</v-btn>
+        <span v-if="removing.error.value" class="warn" role="alert">{{ removing.error.value }}</span>
         <span v-if="saved && !save.error.value" class="good" role="status">{{ t('app.saved') }}</span>
         <v-btn v-if="lesson" variant="text" class="ml-auto" color="error" @click="remove">{{
           t('choose.remove')

@@ -50,21 +50,24 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
         <v-btn color="primary" class="fold-button" :to="{ name: 'teach', params: { id: lesson.card.id } }">{{
           t('plan.teach')
         }}</v-btn>
-        <v-btn variant="outlined" :loading="save.isPending.value" @click="change({ helpers: lesson.helpers + 1 })">{{
-          t('plan.more')
-        }}</v-btn>
-        <v-btn v-if="lesson.square_in_lesson" variant="outlined" @click="change({ square_in_lesson: false })">{{
+        <v-btn
+          variant="outlined"
+          :loading="save.isPending.value"
+          @click="change({ helpers: lesson.setting.helpers + 1 })"
+          >{{ t('plan.more') }}</v-btn
+        >
+        <v-btn v-if="lesson.setting.square_in_lesson" variant="outlined" @click="change({ square_in_lesson: false })">{{
           t('plan.before')
         }}</v-btn>
       </div>
       <v-select
         class="decorate no-print"
-        :model-value="lesson.decorate"
+        :model-value="lesson.setting.decorate"
         :label="t('plan.decorate')"
-        :hint="t(`plan.decorateWhy_${lesson.decorate}`)"
+        :hint="t(`plan.decorateWhy_${lesson.setting.decorate}`)"
         persistent-hint
         :items="(['none', 'before', 'after'] as const).map((w) => ({ value: w, title: t(`plan.decorate_${w}`) }))"
-        @update:model-value="(decorate: LessonData['decorate']) => change({ decorate })" />
+        @update:model-value="(decorate: LessonData['setting']['decorate']) => change({ decorate })" />
       <p class="quiet">{{ t('plan.source', { source: plan.source }) }}</p>
     </section>
     <section class="sheet run">
@@ -84,8 +87,7 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
           <span>{{ minutes(line.seconds) }}</span>
         </li>
         <li class="end">
-          <span>{{ clock(lesson.card.starts_at, plan.needed_minutes * 60) }}</span
-          ><span>{{
+          <span>{{ clock(lesson.card.starts_at, plan.needed_minutes * 60) }}</span><span>{{
             plan.fits
               ? t('plan.end', { n: plan.spare_minutes })
               : t('plan.endOver', { n: plan.needed_minutes - plan.slot_minutes })

@@ -5,7 +5,8 @@ import { useI18n } from 'vue-i18n'
 import { answer, client, Problem, type StockChangeData, type StockData } from '../api/client'
 import { useMe, usePaperNeeds, useSaveStock, useStocks } from '../api/queries'
 import AskState from '../parts/AskState.vue'
-import { length, useMeasure } from '../parts/measure'
+import { useRemoving } from '../bin/useRemoving'
+import { keptLength, useMeasure } from '../parts/measure'
 
 const { t } = useI18n()
 const me = useMe()
@@ -15,6 +16,8 @@ const needOf = (id: number) => needs.data.value?.find((n) => n.stock === id)
 const save = useSaveStock()
 const cache = useQueryClient()
 const editing = ref<number | null>(null)
+/** Its lengths before they were written for the eye: what is not typed anew stays exact. */
+const was = computed(() => stocks.data.value?.find((s) => s.id === editing.value))
 const blank = {
   format: 'own',
   name: '',
@@ -91,13 +94,13 @@ async function submit() {
   const f = form.value
   const body = {
     name: f.name,
-    width_mm: length(f.width, unit.value) ?? 0,
-    height_mm: length(f.height, unit.value) ?? 0,
+    width_mm: keptLength(f.width, was.value?.width_mm ?? null, plain, unit.value) ?? 0,
+    height_mm: keptLength(f.height, was.value?.height_mm ?? null, plain, unit.value) ?? 0,
     grammage: number(f.grammage),
     count: number(f.count),
     kind: f.kind,
     sides: f.sides,
-    trim_mm: length(f.trim, unit.value) ?? 0,
+    trim_mm: keptLength(f.trim, was.value?.trim_mm ?? null, plain, unit.value) ?? 0,
     price: number(f.price),
     tags: f.tags
       .split(',')
@@ -110,13 +113,6 @@ async function submit() {
     form.value = { ...blank }
     editing.value = null
   }
-}
-/** Somebody else was quicker: take over what the cupboard holds now, keep what was typed. */
-async function again() {
-  const list = (await stocks.refetch()).data
-  const now = list?.find((s) => s.id === editing.value)
-  if (now) form.value.version = now.version
-  save.reset()
 }
 async function show(stock: StockData) {
   log.value =
@@ -133,9 +129,13 @@ async function undo(stock: StockData) {
   log.value = null
   await show(stock)
 }
+const removing = useRemoving((sure) =>
+  client.DELETE('/api/stocks/{stock}', { params: { path: { stock: leaving.value }, query: { sure } } }),
+)
+const leaving = ref(0)
 async function remove(stock: StockData) {
-  await answer(client.DELETE('/api/stocks/{stock}', { params: { path: { stock: stock.id } } }))
-  await cache.invalidateQueries()
+  leaving.value = stock.id
+  await removing.remove()
 }
 </script>
 
@@ -307,10 +307,6 @@ async function remove(stock: StockData) {
           <v-checkbox v-model="form.scrap" :label="t('cupboard.scrap')" />
         </div>
       </details>
-      <div v-if="errors['version']" role="alert" class="stack">
-        <p class="warn">{{ save.error.value?.message }}</p>
-        <v-btn variant="outlined" @click="again">{{ t('cupboard.again') }}</v-btn>
-      </div>
       <p v-if="save.error.value && !Object.keys(errors).length" class="warn" role="alert">
         {{ save.error.value.message }}
       </p>

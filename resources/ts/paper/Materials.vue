@@ -10,10 +10,10 @@ const props = defineProps<{ lesson: LessonData }>()
 const { t } = useI18n()
 const save = useSaveLesson()
 
-const sorted = computed(() => [...props.lesson.materials].sort((a, b) => Number(b.chosen) - Number(a.chosen)))
+const sorted = computed(() => [...props.lesson.setting.materials].sort((a, b) => Number(b.chosen) - Number(a.chosen)))
 
 function choose(key: string, on: boolean) {
-  const chosen = props.lesson.materials.filter((m) => (m.key === key ? on : m.chosen)).map((m) => m.key)
+  const chosen = props.lesson.setting.materials.filter((m) => (m.key === key ? on : m.chosen)).map((m) => m.key)
   save.mutate({ id: props.lesson.card.id, body: inputOf(props.lesson, { materials: chosen }) })
 }
 </script>

@@ -7,9 +7,9 @@ import { day } from '../parts/clock'
 import CutDrawing from './CutDrawing.vue'
 import FoldPicture from '../parts/FoldPicture.vue'
 import KeepOffcut from './KeepOffcut.vue'
-import { length, useMeasure } from '../parts/measure'
+import { keptLength, useMeasure } from '../parts/measure'
 import CutSheets from './CutSheets.vue'
-import { furtherOf, inputOf } from '../lessons/input'
+import { inputOf, modelsOf } from '../lessons/input'
 import Materials from './Materials.vue'
 import SquareCheck from './SquareCheck.vue'
 
@@ -23,28 +23,28 @@ const { unit, say, plain } = useMeasure()
 const wanted = (mm: number | null) => (mm === null ? '' : plain(mm))
 const l = props.lesson
 const form = ref({
-  stock: l.stock_id,
-  also: [...l.also_stock_ids],
+  stock: l.setting.stock_ids[0] ?? null,
+  also: l.setting.stock_ids.slice(1),
   sides: l.models.map((m) => wanted(m.side_mm)),
-  method: l.method,
-  who: l.square_in_lesson ? 'learners' : l.helpers_cut ? 'team' : 'lead',
-  prefer: l.prefer,
+  method: l.setting.method,
+  who: l.setting.square_in_lesson ? 'learners' : l.setting.helpers_cut ? 'team' : 'lead',
+  prefer: l.setting.prefer,
   ready: l.card.paper_ready,
 })
 const errors = computed(() => (save.error.value instanceof Problem ? save.error.value.fields : {}))
 const uncut = (slug: string) => paper.value?.models.find((m) => m.slug === slug)?.uncut ?? false
-const sideError = (i: number) => errors.value[i === 0 ? 'side_mm' : `further/${i - 1}/side_mm`]
+const sideError = (i: number) => errors.value[`models/${i}/side_mm`]
+const paperError = computed(() => Object.entries(errors.value).find(([at]) => at.startsWith('stock_ids'))?.[1])
 
 function submit() {
   const f = form.value
-  const side = (i: number) => length(f.sides[i] ?? '', unit.value)
+  // What was not typed anew keeps its exact length, however it is rounded for the eye.
+  const side = (i: number, was: number | null) => keptLength(f.sides[i] ?? '', was, plain, unit.value)
   save.mutate({
     id: props.lesson.card.id,
     body: inputOf(props.lesson, {
-      stock_id: f.stock,
-      also_stock_ids: f.also.filter((id) => id !== f.stock),
-      side_mm: side(0),
-      further: furtherOf(props.lesson).map((m, i) => ({ ...m, side_mm: side(i + 1) })),
+      stock_ids: [...(f.stock === null ? [] : [f.stock]), ...f.also.filter((id) => id !== f.stock)],
+      models: modelsOf(props.lesson).map((m, i) => ({ ...m, side_mm: side(i, m.side_mm) })),
       method: f.method,
       square_in_lesson: f.who === 'learners',
       helpers_cut: f.who !== 'lead',
@@ -241,7 +241,7 @@ const stockItems = computed(() =>
         v-model="form.stock"
         :label="t('paper.stock')"
         :items="stockItems"
-        :error-messages="errors['stock_id']" />
+        :error-messages="paperError ?? ''" />
       <v-select
         v-model="form.also"
         multiple
@@ -249,7 +249,7 @@ const stockItems = computed(() =>
         :hint="t('paper.alsoHint')"
         persistent-hint
         :items="stockItems.filter((s) => s.value !== form.stock)"
-        :error-messages="errors['also_stock_ids']" />
+        />
       <template v-for="(model, i) in lesson.models" :key="model.slug">
         <v-text-field
           v-if="!uncut(model.slug)"

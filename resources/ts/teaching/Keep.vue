@@ -1,39 +1,65 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { answer, client, type FinishData, type LessonData } from '../api/client'
-import FinishMark from '../parts/FinishMark.vue'
+import type { LessonData } from '../api/client'
 import Measures from '../paper/Measures.vue'
+import { clock, day } from '../parts/clock'
+import FinishMark from '../parts/FinishMark.vue'
+import { type Finish, isFinished, type Outcome } from './log/outcomes'
+import { useDeeds } from './queue/deeds'
+import RefusedDeeds from './RefusedDeeds.vue'
+import { useLessonLog } from './useLessonLog'
 
+/**
+ * The record of a lesson: what its log says of everybody, corrected by hand where the taps were wrong, with its
+ * history.
+ */
 const props = defineProps<{ lesson: LessonData }>()
 const { t } = useI18n()
 const cache = useQueryClient()
-const error = ref('')
-const outcomes = ['alone', 'help', 'stopped', 'away'] as const
+const deeds = useDeeds()
+const { log, outcomes, standing, add, waiting, newest } = useLessonLog(
+  () => props.lesson.card.id,
+  () => props.lesson,
+)
+const kinds = ['alone', 'help', 'stopped', 'away'] as const
 /** With several models in the lesson, each has its own records. */
 const slug = ref(props.lesson.card.model)
 const model = computed(() => props.lesson.models.find((m) => m.slug === slug.value) ?? props.lesson.models[0])
-const finishes = computed(() => props.lesson.finishes.filter((f) => f.model === model.value?.slug))
-const of = (learner: number): FinishData | undefined => finishes.value.find((f) => f.learner === learner)
-const finished = computed(() => finishes.value.filter((f) => f.outcome === 'alone' || f.outcome === 'help').length)
-const label = (f?: FinishData) =>
-  !f ? t('keep.none') : f.outcome === 'stopped' ? t('keep.stoppedAt', { n: f.step }) : t(`keep.outcome.${f.outcome}`)
+const of = (learner: number): Outcome | undefined => outcomes.value.records[learner]?.[slug.value]
+const entered = computed(() => props.lesson.group.learners.filter((l) => of(l.id)))
+const finished = computed(() => entered.value.filter((l) => isFinished(of(l.id)?.[0] ?? '')).length)
+const said = (o?: Outcome) =>
+  !o ? t('keep.none') : o[0] === 'stopped' ? t('keep.stoppedAt', { n: o[1] }) : t(`keep.outcome.${o[0]}`)
+const nameOf = (learner: number) => props.lesson.group.learners.find((l) => l.id === learner)?.name ?? ''
+const titleOf = (name: string) => props.lesson.models.find((m) => m.slug === name)?.title ?? name
+const refused = computed(() => deeds.aside.value.filter((deed) => deed.lesson === props.lesson.card.id))
 
-async function enter(learner: number, outcome: FinishData['outcome'], step: number | null) {
-  error.value = ''
-  try {
-    await answer(
-      client.PUT('/api/lessons/{lesson}/finishes', {
-        params: { path: { lesson: props.lesson.card.id } },
-        body: { learner, model: slug.value, outcome, step: outcome === 'stopped' ? (step ?? 1) : null },
-      }),
-    )
-    await cache.invalidateQueries()
-  } catch (problem) {
-    error.value = problem instanceof Error ? problem.message : String(problem)
-  }
+/** Who set it by hand last, and when. */
+function history(learner: number): string {
+  const last = log.value.events
+    .filter((e) => e.kind === 'corrected' && e.learner === learner && e.correction?.model === slug.value)
+    .filter((e) => !log.value.takenBack.has(e.key) && e.by)
+    .at(-1)
+  if (!last) return ''
+  const local = new Date(last.at_ms - new Date(last.at_ms).getTimezoneOffset() * 60_000).toISOString().slice(0, 16)
+  const words = { today: t('home.today'), tomorrow: t('home.tomorrow') }
+  return t('keep.history', { by: last.by, at: `${day(local, words)} ${clock(local)}` })
 }
+
+function enter(learner: number, finish: Finish, step: number | null, name = slug.value) {
+  void add('corrected', {
+    learner,
+    correction: { model: name, finish, step: finish === 'stopped' ? (step ?? 1) : null },
+  })
+}
+// Lists elsewhere show records too; they are read anew once the server has the corrections.
+watch([waiting, newest], ([left], [before]) => {
+  if (left === 0 && before > 0) {
+    for (const key of ['home', 'wall', 'lessons']) void cache.invalidateQueries({ queryKey: [key] })
+  }
+})
 </script>
 
 <template>
@@ -41,7 +67,7 @@ async function enter(learner: number, outcome: FinishData['outcome'], step: numb
     <div class="row">
       <h1>
         {{
-          lesson.card.status === 'taught' || lesson.finishes.length
+          lesson.card.status === 'taught' || entered.length
             ? t('keep.title', { n: finished, m: lesson.group.learners.length })
             : t('keep.untaught')
         }}
@@ -56,39 +82,66 @@ async function enter(learner: number, outcome: FinishData['outcome'], step: numb
       >
     </div>
     <p v-if="lesson.card.status !== 'taught'" class="quiet">{{ t('keep.untaughtText') }}</p>
-    <p v-if="error" class="warn" role="alert">{{ error }}</p>
+    <RefusedDeeds :deeds="refused" @again="deeds.again" @drop="deeds.drop" />
+    <section v-if="standing.late.length" class="sheet late" role="status">
+      <p>
+        <b>{{ t('keep.late', { n: standing.late.length }) }}</b>
+      </p>
+      <p v-for="offer in outcomes.offers" :key="`${offer.learner} ${offer.model}`">
+        {{
+          t('keep.offer', {
+            name: nameOf(offer.learner),
+            model: titleOf(offer.model),
+            to: said(offer.to),
+            from: said(offer.from),
+          })
+        }}
+        <button type="button" @click="enter(offer.learner, offer.to[0], offer.to[1], offer.model)">
+          {{ t('keep.take') }}
+        </button>
+      </p>
+    </section>
     <ul class="sheet list people">
       <li v-for="learner in lesson.group.learners" :key="learner.id">
         <FinishMark
-          :outcome="of(learner.id)?.outcome ?? ''"
-          :step="of(learner.id)?.step ?? null"
-          :label="label(of(learner.id))" />
+          :outcome="of(learner.id)?.[0] ?? ''"
+          :step="of(learner.id)?.[1] ?? null"
+          :label="said(of(learner.id))" />
         <b>{{ learner.name }}</b>
         <div role="radiogroup" :aria-label="t('keep.for', { name: learner.name })" class="choices">
-          <label v-for="outcome in outcomes" :key="outcome" :class="{ on: of(learner.id)?.outcome === outcome }">
+          <label v-for="outcome in kinds" :key="outcome" :class="{ on: of(learner.id)?.[0] === outcome }">
             <input
               type="radio"
               :name="`o${learner.id} ${slug}`"
-              :checked="of(learner.id)?.outcome === outcome"
-              @change="enter(learner.id, outcome, of(learner.id)?.step ?? 1)" />
+              :checked="of(learner.id)?.[0] === outcome"
+              @change="enter(learner.id, outcome, of(learner.id)?.[1] ?? 1)" />
             {{ t(`keep.outcome.${outcome}`) }}
           </label>
           <select
-            v-if="of(learner.id)?.outcome === 'stopped'"
+            v-if="of(learner.id)?.[0] === 'stopped'"
             :aria-label="t('keep.stepAt')"
-            :value="of(learner.id)?.step"
+            :value="of(learner.id)?.[1]"
             @change="enter(learner.id, 'stopped', Number(($event.target as HTMLSelectElement).value))">
             <option v-for="n in model?.steps ?? 0" :key="n" :value="n">{{ n }}</option>
           </select>
         </div>
+        <span v-if="history(learner.id)" class="quiet history">{{ history(learner.id) }}</span>
       </li>
     </ul>
+    <button v-if="standing.ended_ms !== null" type="button" class="again no-print" @click="add('reopened')">
+      {{ t('keep.reopen') }}
+    </button>
     <Measures :lesson="lesson" />
     <RouterLink :to="{ name: 'worksheet', params: { id: lesson.card.id } }">{{ t('keep.worksheet') }}</RouterLink>
   </section>
 </template>
 
 <style scoped>
+.late { padding: 12px 20px; border-left: 6px solid var(--now); }
+.late button, .again {
+  text-decoration: underline; font-weight: 700; min-height: 44px; color: var(--tide-deep); justify-self: start;
+}
+.history { grid-column: 3; font-size: 0.85rem; }
 .people { padding: 8px 20px; }
 .people li {
   display: grid; grid-template-columns: 40px 140px 1fr; align-items: center; gap: 12px; padding: 6px 0;

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
-import type { Seat } from './room'
+import type { Seat } from './useStage'
 
 /** Seats as sheets of paper: a turned corner means this step is done. */
 defineProps<{ seats: Seat[]; at: number }>()
 defineEmits<{ tap: [learner: number] }>()
 const { t } = useI18n()
+const isDone = (seat: Seat, at: number) => at > 0 && seat.done >= at && seat.help === null && !seat.away
 </script>
 
 <template>
@@ -13,12 +14,13 @@ const { t } = useI18n()
     <li v-for="seat in seats" :key="seat.id">
       <button
         type="button"
-        :class="{ done: at > 0 && seat.done >= at && !seat.help, help: seat.help }"
+        :class="{ done: isDone(seat, at), help: seat.help !== null, away: seat.away }"
         @click="$emit('tap', seat.id)">
         <b>{{ seat.name }}</b><span
           >{{
-            seat.help
-              ? t('stage.help')
+            seat.help !== null
+              ? seat.help > 0 ? t('stage.helpMin', { n: seat.help }) : t('stage.help')
+              : seat.away ? t('stage.away')
               : seat.done >= at && at > 0
                 ? t('stage.done', { n: seat.done })
                 : seat.done > 0
@@ -47,6 +49,7 @@ span { font-size: 0.88rem; color: var(--ink-2); white-space: nowrap; }
   border-color: transparent transparent var(--tide-pale) var(--tide-pale);
 }
 .done span { color: #e6f3f4; }
+.away { background: transparent; box-shadow: none; outline: 2px dashed var(--ink-2); outline-offset: -2px; }
 .help { outline: 4px solid var(--warn); outline-offset: -4px; }
 .help span { color: var(--warn); font-weight: 700; }
 </style>

@@ -1,18 +1,17 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { onKeyStroke, useNow } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { onKeyStroke } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
-import { answer, client } from '../api/client'
 import { useLesson, useProgramme } from '../api/queries'
 import AskState from '../parts/AskState.vue'
 import FoldPicture from '../parts/FoldPicture.vue'
 import { typing } from '../parts/typing'
-import { useDeeds, withWaiting } from './queue'
-import { seats } from './room'
+import RefusedDeeds from './RefusedDeeds.vue'
 import SeatPlan from './SeatPlan.vue'
 import StepThread from './StepThread.vue'
+import { useStage } from './useStage'
 
 const props = defineProps<{ id: number }>()
 const { t } = useI18n()
@@ -20,114 +19,56 @@ const router = useRouter()
 const cache = useQueryClient()
 const lesson = useLesson(() => props.id)
 const programme = useProgramme(() => lesson.data.value)
+const stage = useStage(
+  () => props.id,
+  () => lesson.data.value,
+  (number) => programme.steps.value[number - 1]?.checkpoint ?? false,
+)
+const { at, total, seats, drift, standing, waiting } = stage
 const model = computed(() => programme.at(at.value ?? 0))
-const deeds = useDeeds()
-const now = useNow({ interval: 1000 })
-const at = ref<number | null>(null)
+const step = computed(() => programme.steps.value[(at.value ?? 0) - 1])
 const dark = ref(false)
 const mode = ref<'done' | 'help'>('done')
 const shown = ref(0)
 
-watch(
-  () => lesson.data.value,
-  (l) => {
-    if (!l || at.value !== null) return
-    const waiting = [...deeds.waiting.value].reverse().find((d) => d.type === 'step' && d.lesson === props.id)
-    at.value = waiting?.type === 'step' ? waiting.step : l.card.step
-  },
-  { immediate: true },
-)
-
-const total = computed(() => programme.steps.value.length)
-const step = computed(() => programme.steps.value[(at.value ?? 0) - 1])
 /** The next model of the lesson begins with this step. */
 const begins = computed(
   () => (at.value ?? 0) > 1 && (lesson.data.value?.models ?? []).some((m) => m.first === at.value),
 )
-const marks = computed(() =>
-  withWaiting(lesson.data.value?.marks ?? [], deeds.waiting.value, props.id).concat(
-    sent.value.filter(
-      (m) =>
-        !(lesson.data.value?.marks ?? []).some((k) => k.key === m.key) &&
-        !deeds.waiting.value.some((d) => d.type === 'mark' && d.mark.key === m.key),
-    ),
-  ),
-)
-const sent = ref<{ key: string; learner: number; step: number; kind: 'done' | 'help' }[]>([])
-const room = computed(() => (lesson.data.value ? seats(lesson.data.value.group, marks.value) : []))
-const done = computed(() => room.value.filter((s) => s.done >= (at.value ?? 0)).length)
 
 const advice = computed(() => {
-  const n = done.value
-  const m = room.value.length
-  const stuck = room.value.find((s) => s.help)
-  if (at.value === null || at.value < 1 || at.value > total.value) return { text: '', now: false }
-  if (stuck) return { text: t('stage.helpFirst', { name: stuck.name }), now: true }
-  if (n === m) return { text: t('stage.all', { m }), now: false }
-  if (step.value?.checkpoint)
-    return {
-      text: t('stage.wait', {
-        n,
-        m,
-        names: room.value
-          .filter((s) => s.done < (at.value ?? 0))
-          .slice(0, 2)
-          .map((s) => s.name)
-          .join(', '),
-      }),
-      now: true,
-    }
-  return n >= 0.8 * m ? { text: t('stage.go', { n, m }), now: false } : { text: t('stage.wait2', { n, m }), now: true }
+  const { kind, done: n, room: m, learners } = stage.advice.value
+  const names = learners.map(stage.nameOf)
+  const minutes = seats.value.find((seat) => seat.id === learners[0])?.help ?? 0
+  const said = {
+    none: '',
+    help: minutes > 0 ? t('stage.helpSince', { name: names[0], n: minutes }) : t('stage.helpFirst', { name: names[0] }),
+    all: t('stage.all', { m }),
+    wait: t('stage.wait', { n, m, names: names.slice(0, 2).join(', ') }),
+    go: t('stage.go', { n, m }),
+    gather: t('stage.wait2', { n, m }),
+  }
+  return { text: said[kind], now: kind === 'help' || kind === 'wait' || kind === 'gather' }
 })
-
-/** Where the plan says we should be: the last step whose time has come, counted from when teaching really began. */
-const elapsed = computed(() =>
-  lesson.data.value?.started_ms ? (now.value.getTime() - lesson.data.value.started_ms) / 1000 : 0,
-)
-const planned = computed(() =>
-  Math.max(
-    0,
-    ...(lesson.data.value?.plan.lines ?? [])
-      .filter((l) => l.kind === 'step' && l.start <= elapsed.value)
-      .map((l) => l.step ?? 0),
-  ),
-)
-const drift = computed(() => {
-  const line = lesson.data.value?.plan.lines.find((l) => l.kind === 'step' && l.step === Math.max(1, at.value ?? 1))
-  const end = line ? line.start + ((at.value ?? 0) > 0 ? line.seconds : 0) : 0
-  const late = Math.round((elapsed.value - end) / 60)
-  if (!lesson.data.value?.started_ms || !line) return ''
-  return late > 0 ? t('stage.behind', { n: late }) : ''
-})
+const late = computed(() => (drift.value.behind > 0 ? t('stage.behind', { n: drift.value.behind }) : ''))
 const time = (ms: number) => new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
 
 function go(to: number) {
-  if (at.value === null || total.value === 0) return
-  at.value = Math.min(total.value + 1, Math.max(0, to))
   shown.value++
-  deeds.add({ type: 'step', lesson: props.id, step: at.value })
-  if (lesson.data.value && lesson.data.value.started_ms === null) lesson.data.value.started_ms = Date.now()
+  stage.go(to)
 }
 function tap(learner: number) {
-  const current = at.value ?? 0
-  if (current < 1) return
-  const mark = { key: crypto.randomUUID(), learner, step: Math.min(current, total.value), kind: mode.value }
-  sent.value = [...sent.value, mark]
-  deeds.add({ type: 'mark', lesson: props.id, mark })
+  stage.mark(learner, mode.value)
   mode.value = 'done'
 }
-function undo() {
-  const last = marks.value[marks.value.length - 1]
-  if (!last) return
-  sent.value = sent.value.filter((m) => m.key !== last.key)
-  if (lesson.data.value) lesson.data.value.marks = lesson.data.value.marks.filter((m) => m.key !== last.key)
-  deeds.add({ type: 'unmark', lesson: props.id, key: last.key })
-}
-async function close() {
-  await deeds.send()
-  const closed = await answer(client.POST('/api/lessons/{lesson}/close', { params: { path: { lesson: props.id } } }))
-  cache.setQueryData(['lessons', props.id], closed)
-  await cache.invalidateQueries({ queryKey: ['home'] })
+async function end() {
+  if (stage.ending.value) return
+  await stage.end()
+  await Promise.all([
+    cache.invalidateQueries({ queryKey: ['lessons', props.id] }),
+    cache.invalidateQueries({ queryKey: ['home'] }),
+    cache.invalidateQueries({ queryKey: ['wall'] }),
+  ])
   await router.push({ name: 'keep', params: { id: props.id } })
 }
 
@@ -136,19 +77,11 @@ const keys: Record<string, () => void> = {
   PageDown: () => go((at.value ?? 0) + 1),
   ArrowLeft: () => go((at.value ?? 0) - 1),
   PageUp: () => go((at.value ?? 0) - 1),
-  r: () => {
-    shown.value++
-  },
-  b: () => {
-    dark.value = !dark.value
-  },
-  u: undo,
-  d: () => {
-    mode.value = 'done'
-  },
-  h: () => {
-    mode.value = 'help'
-  },
+  r: () => { shown.value++ },
+  b: () => { dark.value = !dark.value },
+  u: stage.undo,
+  d: () => { mode.value = 'done' },
+  h: () => { mode.value = 'help' },
 }
 onKeyStroke((event) => {
   if (typing(event)) return
@@ -172,12 +105,11 @@ onKeyStroke((event) => {
       <StepThread
         :steps="programme.steps.value"
         :at="at"
-        :planned="lesson.data.value.started_ms ? planned : 0"
+        :planned="drift.planned"
         :begins="lesson.data.value.models.slice(1).map((m) => m.first)"
         @go="go" />
-      <b class="clock">{{ time(now.getTime()) }}</b><span
-        >{{ drift ? `${drift}, ` : '' }}{{ t('stage.bell', { time: time(lesson.data.value.bell_ms) }) }}</span
-      >
+      <b class="clock">{{ time(stage.now.value.getTime()) }}</b>
+      <span>{{ late ? `${late}, ` : '' }}{{ t('stage.bell', { time: time(lesson.data.value.clock.bell_ms) }) }}</span>
     </header>
     <section class="show">
       <template v-if="at === 0"
@@ -239,12 +171,18 @@ onKeyStroke((event) => {
     </section>
     <aside>
       <p v-if="advice.text" class="advice" :class="{ now: advice.now }" role="status">{{ advice.text }}</p>
-      <p v-if="deeds.signedOut.value" class="warn">
+      <p v-if="stage.signedOut.value" class="warn">
         {{ t('stage.signIn') }}
         <RouterLink :to="{ name: 'sign-in', query: { to: `/lessons/${id}/teach` } }">{{ t('signIn.go') }}</RouterLink>
       </p>
-      <p v-else-if="deeds.count.value > 1" class="warn">{{ t('stage.offline', { n: deeds.count.value }) }}</p>
-      <p v-if="deeds.refused.value" class="warn" role="alert">{{ t('stage.refused', { why: deeds.refused.value }) }}</p>
+      <p v-else-if="stage.ending.value" class="warn" role="status">{{ t('stage.ending', { n: waiting }) }}</p>
+      <p v-else-if="waiting > 1" class="warn">{{ t('stage.offline', { n: waiting }) }}</p>
+      <p v-if="stage.storageFailed.value" class="warn" role="alert">{{ t('stage.storage') }}</p>
+      <RefusedDeeds :deeds="stage.lastRefused.value" @again="stage.again" @drop="stage.drop" />
+      <p v-if="standing.ended_ms !== null && !stage.ending.value" class="warn">
+        {{ t('stage.ended') }}
+        <RouterLink :to="{ name: 'keep', params: { id } }">{{ t('stage.toKeep') }}</RouterLink>
+      </p>
       <div class="modes" role="group" :aria-label="t('stage.seats')">
         <button type="button" :aria-pressed="mode === 'done'" @click="mode = 'done'">
           {{ t('stage.tapDone') }} <kbd class="key">D</kbd>
@@ -253,7 +191,7 @@ onKeyStroke((event) => {
           {{ t('stage.tapHelp') }} <kbd class="key">H</kbd>
         </button>
       </div>
-      <SeatPlan :seats="room" :at="Math.min(at, total)" @tap="tap" />
+      <SeatPlan :seats="seats" :at="Math.min(at, total)" @tap="tap" />
     </aside>
     <footer>
       <button type="button" @click="go(at - 1)">
@@ -268,7 +206,7 @@ onKeyStroke((event) => {
         <b>{{ t('stage.next') }}</b
         ><span>{{ t('stage.nextKey') }}</span>
       </button>
-      <button v-else type="button" class="next" @click="close">
+      <button v-else type="button" class="next" @click="end">
         <b>{{ t('stage.close') }}</b
         ><span></span>
       </button>
@@ -276,7 +214,7 @@ onKeyStroke((event) => {
         <b>{{ t('stage.wall') }}</b
         ><span>B</span>
       </button>
-      <button type="button" @click="undo">
+      <button type="button" @click="stage.undo">
         <b>{{ t('stage.undo') }}</b
         ><span>U</span>
       </button>

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Teaching;
+
+use Cathedra\Core\Lesson\EventKind;
+use Cathedra\Core\Lesson\Finish;
+use Illuminate\Support\Str;
+
+/**
+ * Deeds done on the server's side (the demo, tests), in the form in which devices send theirs.
+ *
+ * @phpstan-type Given array{key: string, kind: EventKind, device: string, device_ms: int, after: int,
+ *     learner: int|null,
+ *     step: int|null, cancels: string|null, correction: array{model: string, finish: Finish, step: int|null}|null,
+ *     text: string|null}
+ */
+final class Deeds
+{
+    /**
+     * @param  array{learner?: int, step?: int, cancels?: string,
+     *     correction?: array{model: string, finish: Finish, step: int|null}, text?: string, key?: string}  $with
+     * @return Given
+     */
+    public static function make(EventKind $kind, array $with = [], int $ms = 946_684_800_000): array
+    {
+        return [
+            'key' => $with['key'] ?? (string) Str::uuid(),
+            'kind' => $kind,
+            'device' => 'server',
+            'device_ms' => $ms,
+            'after' => 0,
+            'learner' => $with['learner'] ?? null,
+            'step' => $with['step'] ?? null,
+            'cancels' => $with['cancels'] ?? null,
+            'correction' => $with['correction'] ?? null,
+            'text' => $with['text'] ?? null,
+        ];
+    }
+}

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Teaching;
+
+use App\Support\ApiRequest;
+use App\Support\PlainText;
+use Cathedra\Core\Lesson\Event;
+use Cathedra\Core\Lesson\EventKind;
+use Cathedra\Core\Lesson\Finish;
+use Illuminate\Validation\Rule;
+
+/** Deeds of a device, as they wait there: their form. What they mean is checked by the core. */
+final class EventRequest extends ApiRequest
+{
+    /** A device that was away for a whole lesson sends its deeds in parts. */
+    public const MOST = 100;
+
+    private const NUMBERS = 'between:0,4294967295';
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'after' => ['required', 'integer', self::NUMBERS],
+            'events' => ['required', 'array', 'list', 'between:1,'.self::MOST],
+            'events.*' => ['array'],
+            'events.*.key' => ['required', 'string', 'uuid', 'distinct:ignore_case'],
+            'events.*.kind' => ['required', 'string', Rule::enum(EventKind::class)],
+            'events.*.device' => ['required', 'string', 'max:40', new PlainText],
+            'events.*.device_ms' => ['required', 'integer', 'between:946684800000,4102444800000'],
+            'events.*.after' => ['required', 'integer', self::NUMBERS],
+            'events.*.learner' => ['nullable', 'integer'],
+            'events.*.step' => ['nullable', 'integer', 'between:0,65000'],
+            'events.*.cancels' => ['nullable', 'string', 'uuid'],
+            'events.*.correction' => ['nullable', 'array'],
+            'events.*.correction.model' => ['required_with:events.*.correction', 'string', 'max:60'],
+            'events.*.correction.finish' => ['required_with:events.*.correction', 'string', Rule::enum(Finish::class)],
+            'events.*.correction.step' => ['nullable', 'integer', 'between:1,65000'],
+            'events.*.text' => ['nullable', 'string', 'max:'.Event::MAX_TEXT, new PlainText],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'after.*' => 'Say which number is the newest that is known here; 0 for none.',
+            'events.required' => 'There is nothing to keep in this request.',
+            'events.between' => 'One request carries 1 to '.self::MOST.' deeds; send the others after it.',
+            'events.*.key.*' => 'Each deed needs a UUID of its own, made by the device.',
+            'events.*.kind.*' => 'That is nothing that can happen in a lesson.',
+            'events.*.device_ms.*' => "The device's clock must be milliseconds since 1970, between 2000 and 2100.",
+            'events.*.step.*' => 'A step is a whole number.',
+            'events.*.cancels.*' => 'Name the key of what is taken back.',
+            'events.*.text.max' => 'A note has at most '.Event::MAX_TEXT.' characters.',
+        ];
+    }
+
+    /**
+     * @return list<array{key: string, kind: EventKind, device: string, device_ms: int, after: int, learner: int|null,
+     *     step: int|null, cancels: string|null, correction: array{model: string, finish: Finish, step: int|null}|null,
+     *     text: string|null}>
+     */
+    public function events(): array
+    {
+        $events = [];
+        /** @var array<string, mixed> $given */
+        foreach ((array) $this->validated('events') as $given) {
+            /** @var array{model: string, finish: string, step?: int|string|null}|null $correction */
+            $correction = $given['correction'] ?? null;
+            $events[] = [
+                'key' => strtolower((string) $given['key']),
+                'kind' => EventKind::from((string) $given['kind']),
+                'device' => (string) $given['device'],
+                'device_ms' => (int) $given['device_ms'],
+                'after' => (int) $given['after'],
+                'learner' => isset($given['learner']) ? (int) $given['learner'] : null,
+                'step' => isset($given['step']) ? (int) $given['step'] : null,
+                'cancels' => isset($given['cancels']) ? strtolower((string) $given['cancels']) : null,
+                'correction' => $correction === null ? null : [
+                    'model' => $correction['model'],
+                    'finish' => Finish::from($correction['finish']),
+                    'step' => isset($correction['step']) ? (int) $correction['step'] : null,
+                ],
+                'text' => isset($given['text']) ? (string) $given['text'] : null,
+            ];
+        }
+
+        return $events;
+    }
+}

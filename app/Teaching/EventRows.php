@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Teaching;
+
+use App\Models\Lesson;
+use Cathedra\Core\Lesson\Event;
+use Cathedra\Core\Lesson\EventKind;
+use Cathedra\Core\Lesson\Finish;
+use Cathedra\Core\Lesson\Origin;
+use Cathedra\Core\Lesson\Outcome;
+use DateTimeImmutable;
+use DateTimeZone;
+use Illuminate\Support\Facades\DB;
+use stdClass;
+
+/**
+ * Lines of a log between the table and the core. Read as plain rows: a full lesson has some 800, read at every look.
+ */
+final class EventRows
+{
+    /**
+     * @return array{list<Event>, array<string, string>} by number, and by key the name of whose account did it
+     */
+    public static function after(Lesson $lesson, int $number): array
+    {
+        $rows = DB::table('lesson_events')->leftJoin('users', 'users.id', '=', 'lesson_events.user_id')
+            ->where('lesson_id', $lesson->id)->where('number', '>', $number)->orderBy('number')
+            ->get(['lesson_events.*', 'users.name as by']);
+        $names = [];
+        foreach ($rows as $row) {
+            if ($row->by !== null) {
+                $names[$row->key] = $row->by;
+            }
+        }
+
+        return [array_values(array_map(self::event(...), $rows->all())), $names];
+    }
+
+    /**
+     * @param  list<string>  $keys
+     * @return array<string, array{int, Event}> lesson and event by key, of any lesson
+     */
+    public static function byKeys(array $keys): array
+    {
+        $found = [];
+        foreach (DB::table('lesson_events')->whereIn('key', $keys)->get() as $row) {
+            $found[$row->key] = [$row->lesson_id, self::event($row)];
+        }
+
+        return $found;
+    }
+
+    /** @param  list<Event>  $events */
+    public static function insert(Lesson $lesson, array $events): void
+    {
+        DB::table('lesson_events')->insert(array_map(static fn (Event $e): array => [
+            'lesson_id' => $lesson->id,
+            'number' => $e->number,
+            'key' => $e->key,
+            'kind' => $e->kind->value,
+            'learner_id' => $e->learner,
+            'step' => $e->step,
+            'cancels' => $e->cancels,
+            'model' => $e->model,
+            'finish' => $e->outcome?->finish->value,
+            'finish_step' => $e->outcome?->step,
+            'text' => $e->text,
+            'user_id' => $e->origin->who,
+            'device' => $e->origin->device,
+            'device_at' => self::time($e->origin->deviceMs),
+            'after_number' => $e->origin->after,
+            'at' => self::time($e->atMs),
+        ], $events));
+    }
+
+    /** Local date and time with milliseconds, as the other times of the database. */
+    public static function time(int $ms): string
+    {
+        return (new DateTimeImmutable('@'.intdiv($ms, 1000)))->setTimezone(self::zone())->format('Y-m-d H:i:s')
+            .sprintf('.%03d', $ms % 1000);
+    }
+
+    private static function event(stdClass $row): Event
+    {
+        $finish = $row->finish === null ? null : Finish::from($row->finish);
+
+        return Event::of(
+            $row->key,
+            EventKind::from($row->kind),
+            new Origin($row->device, self::ms($row->device_at), $row->after_number, $row->user_id),
+            $row->number,
+            self::ms($row->at),
+            [
+                'learner' => $row->learner_id,
+                'step' => $row->step,
+                'cancels' => $row->cancels,
+                'model' => $row->model,
+                'outcome' => $finish === null ? null : Outcome::of($finish, $row->finish_step),
+                'text' => $row->text,
+            ],
+        );
+    }
+
+    private static function ms(string $time): int
+    {
+        return (int) (new DateTimeImmutable($time, self::zone()))->format('Uv');
+    }
+
+    private static function zone(): DateTimeZone
+    {
+        static $zone = null;
+
+        return $zone ??= new DateTimeZone((string) config('app.timezone'));
+    }
+}

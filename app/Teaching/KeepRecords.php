@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Teaching;
+
+use App\Models\FinishRecord;
+use App\Models\Lesson;
+use Cathedra\Core\Lesson\Outcome;
+use Cathedra\Core\Lesson\Outcomes;
+use Illuminate\Database\Eloquent\Collection;
+
+/** Writes what the core says of a lesson's log into the rows that lists over many lessons read. */
+final class KeepRecords
+{
+    /** @param  list<int>  $learners  only their rows are touched; those of people in the bin stay */
+    public function write(Lesson $lesson, Outcomes $outcomes, array $learners): void
+    {
+        $known = [];
+        /** @var Collection<int, FinishRecord> $rows */
+        $rows = FinishRecord::query()->where('lesson_id', $lesson->id)->whereIn('learner_id', $learners)->get();
+        foreach ($rows as $row) {
+            $known[$row->learner_id][$row->model] = $row;
+        }
+        foreach ($outcomes->records as $learner => $own) {
+            foreach ($own as $model => $outcome) {
+                $this->keep($lesson, $learner, $model, $outcome, $known[$learner][$model] ?? null);
+                unset($known[$learner][$model]);
+            }
+        }
+        foreach (array_merge(...array_map(array_values(...), array_values($known))) as $gone) {
+            $gone->delete();
+        }
+    }
+
+    private function keep(Lesson $lesson, int $learner, string $model, Outcome $outcome, ?FinishRecord $row): void
+    {
+        $row ??= new FinishRecord(['lesson_id' => $lesson->id, 'learner_id' => $learner, 'model' => $model]);
+        $row->fill(['outcome' => $outcome->finish, 'step' => $outcome->step]);
+        $row->isDirty() && $row->save();
+    }
+}

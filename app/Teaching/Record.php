@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Teaching;
+
+use App\Lessons\Programme;
+use App\Models\FinishRecord;
+use App\Models\Lesson;
+use Cathedra\Core\Lesson\Log;
+use Cathedra\Core\Lesson\Outcome;
+use Cathedra\Core\Lesson\Outcomes;
+use Illuminate\Support\Facades\DB;
+
+/** What logs say of learners: of one lesson from its log, of many from the rows kept for lists. */
+final class Record
+{
+    public function of(Lesson $lesson, Log $log, Programme $programme): RecordData
+    {
+        $learners = $lesson->learnerIds();
+        $outcomes = Outcomes::of($log, $programme->core(), $learners);
+        $finishes = [];
+        foreach ($outcomes->records as $learner => $own) {
+            foreach ($own as $model => $outcome) {
+                $finishes[] = self::finish($learner, $model, $outcome);
+            }
+        }
+        $offers = array_map(
+            static fn (array $o): FinishData => self::finish($o['learner'], $o['model'], $o['to']),
+            $outcomes->offers,
+        );
+
+        return new RecordData($finishes, $offers, count($log->late()));
+    }
+
+    /**
+     * @param  list<Lesson>  $lessons
+     * @return array<int, int> learners who finished every model, by lesson
+     */
+    public function finished(array $lessons): array
+    {
+        $ids = array_map(static fn (Lesson $l): int => $l->id, $lessons);
+        $models = DB::table('lesson_models')->whereIn('lesson_id', $ids)->groupBy('lesson_id')
+            ->selectRaw('lesson_id, COUNT(*) AS models');
+        $whole = DB::table('finishes')->join('learners', 'learners.id', '=', 'finishes.learner_id')
+            ->joinSub($models, 'm', 'm.lesson_id', '=', 'finishes.lesson_id')
+            ->whereIn('finishes.lesson_id', $ids)->whereNull('learners.deleted_at')
+            ->whereIn('outcome', FinishRecord::finished())
+            ->groupBy('finishes.lesson_id', 'learner_id', 'm.models')->havingRaw('COUNT(*) >= m.models')
+            ->select('finishes.lesson_id');
+
+        return array_map(intval(...), DB::query()->fromSub($whole, 'w')->groupBy('lesson_id')
+            ->selectRaw('lesson_id, COUNT(*) AS n')->pluck('n', 'lesson_id')->all());
+    }
+
+    private static function finish(int $learner, string $model, Outcome $outcome): FinishData
+    {
+        return new FinishData($learner, $model, $outcome->finish->value, $outcome->step);
+    }
+}

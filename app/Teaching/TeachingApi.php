@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Teaching;
+
+use App\Support\Api\Posts;
+use App\Support\Api\Reads;
+
+// What the HTTP API says of this room; docs/api/openapi.json is made from it (php artisan cathedra:openapi).
+#[Reads('/lessons/{lesson}/events', 'events', 'what is new in the log', '#LogData', query: ['after?' => 'integer'])]
+#[Posts(
+    '/lessons/{lesson}/events',
+    'addEvents',
+    'kept, each once however often it is sent; with all that came after the number named',
+    '#LogData',
+    takes: ['after' => 'integer', 'events' => '#EventInput[]'],
+)]
+final class TeachingApi
+{
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+// Only what differs from the framework's defaults: bin/start, bin/test and artisan read the same port.
+return [
+    'connections' => [
+        'mariadb' => [
+            'driver' => 'mariadb',
+            'host' => env('DB_HOST', '127.0.0.1'),
+            'port' => env('CATHEDRA_DB_PORT', env('DB_PORT', '33117')),
+            'database' => env('DB_DATABASE', 'cathedra'),
+            'username' => env('DB_USERNAME', 'cathedra'),
+            'password' => env('DB_PASSWORD', ''),
+            'charset' => 'utf8mb4',
+            'collation' => 'utf8mb4_unicode_ci',
+            'prefix' => '',
+            'strict' => true,
+            'engine' => null,
+            'options' => [PDO::ATTR_TIMEOUT => 5],
+        ],
+    ],
+];

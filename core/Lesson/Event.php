@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Lesson;
+
+/** One line of a lesson's log. */
+final readonly class Event
+{
+    /** Signs of a note at most. */
+    public const MAX_TEXT = 400;
+
+    private function __construct(
+        /** made by the device; the same deed sent twice has the same key */
+        public string $key,
+        public EventKind $kind,
+        public Origin $origin,
+        /** of the server, within the lesson, from 1: the order in which things count */
+        public int $number,
+        /** the server's clock, milliseconds since 1970 */
+        public int $atMs,
+        public ?int $learner,
+        /** of the lesson, numbered through; 0 before the first, one past the last at the end (moved only) */
+        public ?int $step,
+        /** key of the event that this one takes back */
+        public ?string $cancels,
+        /** library name; corrected only */
+        public ?string $model,
+        /** corrected only */
+        public ?Outcome $outcome,
+        /** noted only */
+        public ?string $text,
+    ) {
+    }
+
+    /**
+     * Keeps exactly what belongs to the kind; everything else given is refused rather than ignored.
+     *
+     * @param  array{learner?: int|null, step?: int|null, cancels?: string|null, model?: string|null,
+     *     outcome?: Outcome|null, text?: string|null}  $with
+     *
+     * @throws BadEvent naming the field
+     */
+    public static function of(
+        string $key,
+        EventKind $kind,
+        Origin $origin,
+        int $number,
+        int $atMs,
+        array $with = [],
+    ): self {
+        $wanted = [
+            'learner' => $kind->hasLearner(),
+            'step' => $kind->hasStep(),
+            'cancels' => $kind === EventKind::TakenBack,
+            'model' => $kind === EventKind::Corrected,
+            'outcome' => $kind === EventKind::Corrected,
+            'text' => $kind === EventKind::Noted,
+        ];
+        foreach ($wanted as $field => $needed) {
+            $given = ($with[$field] ?? null) !== null;
+            if ($needed !== $given) {
+                throw BadEvent::at($field, $needed
+                    ? "An event \"{$kind->value}\" needs \"$field\"."
+                    : "An event \"{$kind->value}\" has no \"$field\".");
+            }
+        }
+        if (isset($with['text']) && mb_strlen($with['text']) > self::MAX_TEXT) {
+            throw BadEvent::at('text', 'A note has at most '.self::MAX_TEXT.' characters.');
+        }
+
+        return new self(
+            $key,
+            $kind,
+            $origin,
+            $number,
+            $atMs,
+            $with['learner'] ?? null,
+            $with['step'] ?? null,
+            $with['cancels'] ?? null,
+            $with['model'] ?? null,
+            $with['outcome'] ?? null,
+            $with['text'] ?? null,
+        );
+    }
+
+    /** Whether both say the same, however often and whenever they were sent. */
+    public function saysTheSameAs(self $that): bool
+    {
+        return $this->key === $that->key
+            && $this->kind === $that->kind
+            && $this->learner === $that->learner
+            && $this->step === $that->step
+            && $this->cancels === $that->cancels
+            && $this->model === $that->model
+            && $this->text === $that->text
+            && ($this->outcome === null ? $that->outcome === null
+                : $that->outcome !== null && $this->outcome->equals($that->outcome));
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Lesson;
+
+/** What can happen in a lesson. */
+enum EventKind: string
+{
+    case Started = 'started';
+    case Moved = 'moved';
+    case Done = 'done';
+    case Help = 'help';
+    case Helped = 'helped';
+    case Away = 'away';
+    case Came = 'came';
+    case Left = 'left';
+    case TakenBack = 'taken-back';
+    case Paused = 'paused';
+    case Resumed = 'resumed';
+    case FinishedEarly = 'finished-early';
+    case Ended = 'ended';
+    case Reopened = 'reopened';
+    case Corrected = 'corrected';
+    case Noted = 'noted';
+
+    /** Speaks of one learner. */
+    public function hasLearner(): bool
+    {
+        return $this->isMark() || $this === self::Corrected;
+    }
+
+    /** Says how far a learner is or whether he or she is there; late when it comes after the end. */
+    public function isMark(): bool
+    {
+        return match ($this) {
+            self::Done, self::Help, self::Helped, self::Away, self::Came, self::Left, self::FinishedEarly => true,
+            default => false,
+        };
+    }
+
+    /** Carries a step of the lesson, numbered through all its models. */
+    public function hasStep(): bool
+    {
+        return match ($this) {
+            self::Moved, self::Done, self::Help, self::Helped, self::FinishedEarly => true,
+            default => false,
+        };
+    }
+
+    /** Ends, starts and undoing itself stay; everything else can be taken back. */
+    public function mayBeTakenBack(): bool
+    {
+        return $this->isMark() || $this === self::Corrected || $this === self::Noted;
+    }
+}

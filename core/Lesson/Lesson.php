@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Lesson;
+
+/** A lesson as its log needs to know it: when, what, who. */
+final readonly class Lesson
+{
+    /** An event cannot come from further ahead than this: the device's clock is wrong, milliseconds. */
+    public const AHEAD_MS = 3_600_000;
+
+    /**
+     * @param  list<int>  $learners  who may be marked
+     */
+    private function __construct(public Slot $slot, public Programme $programme, public array $learners)
+    {
+    }
+
+    /** @param  list<int>  $learners */
+    public static function of(Slot $slot, Programme $programme, array $learners): self
+    {
+        return new self($slot, $programme, array_values(array_unique($learners)));
+    }
+
+    /**
+     * Whether an event can belong to this lesson, given what its log holds.
+     *
+     * @throws BadEvent naming the field and what would do
+     */
+    public function admit(Event $event, Log $log): void
+    {
+        if ($event->learner !== null && ! in_array($event->learner, $this->learners, true)) {
+            throw BadEvent::at('learner', 'That learner is not in this group.');
+        }
+        if ($event->origin->deviceMs > $event->atMs + self::AHEAD_MS) {
+            throw BadEvent::at(
+                'device_ms',
+                'This comes from the future: the clock of the device is more than an hour'.
+                    ' ahead. Set it right and send again.',
+            );
+        }
+        $this->admitStep($event);
+        $this->admitTakingBack($event, $log);
+    }
+
+    private function admitStep(Event $event): void
+    {
+        $steps = $this->programme->steps();
+        [$least, $most] = $event->kind === EventKind::Moved ? [0, $steps + 1] : [1, $steps];
+        if ($event->step !== null && ($event->step < $least || $event->step > $most)) {
+            throw BadEvent::at('step', "That step does not belong to this lesson; it has $least to $most.");
+        }
+        if ($event->model === null) {
+            return;
+        }
+        $model =
+            $this->programme->find($event->model) ?? throw BadEvent::at('model', 'That model is not in this lesson.');
+        if ($event->outcome?->step !== null && $event->outcome->step > $model->steps) {
+            throw BadEvent::at('finish_step', "That step does not belong to this model; it has 1 to {$model->steps}.");
+        }
+    }
+
+    private function admitTakingBack(Event $event, Log $log): void
+    {
+        if ($event->cancels === null) {
+            return;
+        }
+        $named =
+            $log->find($event->cancels) ??
+            throw BadEvent::at('cancels', 'There is nothing of that key in this lesson that could be taken back.');
+        if (! $named->kind->mayBeTakenBack()) {
+            throw BadEvent::at('cancels', "\"{$named->kind->value}\" cannot be taken back.");
+        }
+        if ($log->isTakenBack($event->cancels)) {
+            throw BadEvent::at('cancels', 'This was taken back already.');
+        }
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Rules;
+
+/**
+ * How large and how many things may be: stated once, from here they reach forms ("least,most"), the database and, with
+ * the
+ * account, the screens.
+ */
+final class Bounds
+{
+    /** mm; smaller is no paper for hands, larger than 2 m comes off a roll. */
+    public const SIDE_MM = '10,2000';
+
+    public const SIDE_SAID = 'A square must have between 10 and 2000 mm.';
+
+    /** What is lost all round a sheet, mm. */
+    public const TRIM_MM = '0,100';
+
+    /** g/m2: tissue to card. */
+    public const GRAMMAGE = '10,600';
+
+    public const COUNT = '0,1000000';
+
+    public const PRICE = '0,9999';
+
+    public const HELPERS = '0,20';
+
+    public const HELPERS_SAID = 'There can be 0 to 20 helpers.';
+
+    /** Learners of a group. */
+    public const MAX_LEARNERS = 60;
+
+    public const TABLE_SEATS = '1,20';
+
+    /** Kinds of paper one lesson takes from. */
+    public const MAX_PAPERS = 4;
+
+    public const MAX_TAGS = 8;
+
+    public const NAME_LENGTH = 80;
+
+    public const LEARNER_NAME_LENGTH = 40;
+
+    public const VERSION = '1,4294967295';
+
+    /** Days that what was removed lies in the bin. */
+    public const BIN_DAYS = 30;
+
+    /** @return array{least: float, most: float} */
+    public static function range(string $bounds): array
+    {
+        [$least, $most] = array_map(floatval(...), explode(',', $bounds));
+
+        return ['least' => $least, 'most' => $most];
+    }
+
+    public static function holds(string $bounds, float $value): bool
+    {
+        ['least' => $least, 'most' => $most] = self::range($bounds);
+
+        return $value >= $least && $value <= $most;
+    }
+}

@@ -1,0 +1,37 @@
+import type { components } from '../../api/schema'
+import { queueOf, seatOf, type Standing } from './standing'
+
+export type Rules = components['schemas']['TeachingRules']
+/** The one thing to do now; see core/Lesson/Advice.php. */
+export interface Advice {
+  kind: 'none' | 'help' | 'all' | 'wait' | 'go' | 'gather'
+  done: number
+  room: number
+  learners: number[]
+}
+
+/** The mirror of core/Lesson/Advice.php; thresholds come from the server with the lesson. */
+export function adviceOf(
+  standing: Standing,
+  steps: number,
+  learners: readonly number[],
+  checkpoint: boolean,
+  rules: Rules,
+): Advice {
+  const { step } = standing
+  const here = learners.filter((l) => !seatOf(standing, l).away)
+  const open = here.filter((l) => seatOf(standing, l).done < step)
+  const [room, done] = [here.length, here.length - open.length]
+  const queue = queueOf(standing, here)
+  const say = (kind: Advice['kind'], about: number[] = []): Advice => ({
+    kind,
+    done,
+    room,
+    learners: about.slice(0, 3),
+  })
+  if (step < 1 || step > steps || standing.ended_ms !== null || room === 0) return say('none')
+  if (queue.length > 0) return say('help', queue)
+  if (open.length === 0) return say('all')
+  if (checkpoint) return say('wait', open)
+  return done >= (rules.enough[room] ?? room) ? say('go') : say('gather')
+}

@@ -1,0 +1,55 @@
+import type { components } from '../../api/schema'
+
+type Schemas = components['schemas']
+export type EventKind = Schemas['EventKind']
+/** One line of a lesson's log; what the server leaves out may be missing. */
+export type LogEvent = Pick<Schemas['EventData'], 'key' | 'kind' | 'number' | 'at_ms' | 'device' | 'after'> &
+  Partial<Pick<Schemas['EventData'], 'learner' | 'step' | 'cancels' | 'correction' | 'text' | 'by'>>
+export interface TaughtModel {
+  slug: string
+  first: number
+  steps: number
+}
+
+const marks: ReadonlySet<EventKind> = new Set(['done', 'help', 'helped', 'away', 'came', 'left', 'finished-early'])
+export const isMark = (event: LogEvent) => marks.has(event.kind)
+const mayBeTakenBack = (event: LogEvent) => isMark(event) || event.kind === 'corrected' || event.kind === 'noted'
+
+/**
+ * The events of a lesson in the server's order, each key once, with what was taken back and what came late decided: the
+ * mirror of core/Lesson/Log.php. tests/cases/lesson-log.json holds both to the same answers.
+ */
+export interface Log {
+  events: LogEvent[]
+  /** number of the end that stands; null while the lesson is open */
+  ended: number | null
+  takenBack: ReadonlySet<string>
+}
+
+export function logOf(given: readonly LogEvent[]): Log {
+  const byKey = new Map<string, LogEvent>()
+  for (const event of [...given].sort((a, b) => a.number - b.number))
+    if (!byKey.has(event.key)) byKey.set(event.key, event)
+  const events = [...byKey.values()]
+  let ended: number | null = null
+  for (const event of events) {
+    if (event.kind === 'ended') ended ??= event.number
+    if (event.kind === 'reopened') ended = null
+  }
+  const takenBack = new Set<string>()
+  for (const event of events) {
+    const named = event.kind === 'taken-back' ? byKey.get(event.cancels ?? '') : undefined
+    if (!named || !mayBeTakenBack(named)) continue
+    if (ended === null || event.number < ended || named.number > ended || !isMark(named)) takenBack.add(named.key)
+  }
+  return { events, ended, takenBack }
+}
+
+export const isLate = (log: Log, event: LogEvent) => log.ended !== null && event.number > log.ended && isMark(event)
+/** What was not taken back, late marks included. */
+export const standingEvents = (log: Log) => log.events.filter((event) => !log.takenBack.has(event.key))
+/** What counts: not taken back, not late. */
+export const counting = (log: Log) => standingEvents(log).filter((event) => !isLate(log, event))
+export const late = (log: Log) => standingEvents(log).filter((event) => isLate(log, event))
+export const modelAt = (models: readonly TaughtModel[], step: number) =>
+  models.find((m) => step >= m.first && step < m.first + m.steps)
