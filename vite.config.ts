@@ -1,4 +1,4 @@
-import { readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
+import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { gzipSync } from 'node:zlib'
 import vue from '@vitejs/plugin-vue'
@@ -14,6 +14,7 @@ function gzip(folder: string): Plugin {
   return {
     name: 'cathedra-gzip',
     closeBundle() {
+      if (!existsSync(folder)) return // the build failed; its own message says why
       for (const file of walk(folder).filter((name) => /\.(js|css|svg)$/.test(name))) {
         writeFileSync(`${file}.gz`, gzipSync(readFileSync(file), { level: 9 }))
       }

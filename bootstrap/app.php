@@ -22,6 +22,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withCommands(
         array_map(static fn (string $room): string => __DIR__."/../app/$room", [
             'Accounts',
+            'Bin',
             'Paper',
             'Shelf',
             'Support',

@@ -7,7 +7,7 @@ declare(strict_types=1);
 
 $root = dirname(__DIR__, 2).'/public';
 $path = rawurldecode((string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH));
-$file = realpath($root.$path);
+$file = str_contains($path, "\0") ? false : realpath($root.$path);
 $types = [
     'js' => 'text/javascript',
     'css' => 'text/css',

@@ -101,7 +101,8 @@ final class Browser
             WebDriverExpectedCondition::visibilityOfElementLocated(
                 WebDriverBy::xpath(
                     "//{$kind}[contains(normalize-space(.), $literal) and not(.//{$kind}[contains(normalize-space(.), "
-                        ."$literal)])]",
+                        .''.
+                        "$literal)])]",
                 ),
             ),
             "nothing says \"$words\"",
@@ -136,9 +137,9 @@ final class Browser
             "no field is labelled \"$label\"",
         );
         $this->driver->executeScript(
-            'const f = arguments[0]; const set = Object.getOwnPropertyDescriptor(Object.getPrototypeOf(f), '
-                .'"value").set; set.call(f, arguments[1]); f.dispatchEvent(new Event("input", {bubbles: true})); '
-                .'f.dispatchEvent(new Event("change", {bubbles: true}));',
+            'const f = arguments[0]; const set = Object.getOwnPropertyDescriptor(Object.getPrototypeOf(f), '.
+                '"value").set; set.call(f, arguments[1]); f.dispatchEvent(new Event("input", {bubbles: true})); '.
+                'f.dispatchEvent(new Event("change", {bubbles: true}));',
             [$field, $text],
         );
 
@@ -169,6 +170,20 @@ final class Browser
     public function until(mixed $condition, string $message): mixed
     {
         return $this->driver->wait(self::PATIENCE, 100)->until($condition, $message.' at '.$this->path());
+    }
+
+    /** The line between page and server: cut, slow (ms), or as it is. */
+    public function network(bool $offline, int $latency): void
+    {
+        $of = [
+            'offline' => $offline,
+            'latency' => $latency,
+            'download_throughput' => 1_000_000,
+            'upload_throughput' => 1_000_000,
+        ];
+        $this->driver->executeCustomCommand('/session/:sessionId/chromium/network_conditions', 'POST', [
+            'network_conditions' => $of,
+        ]);
     }
 
     public function shot(string $file): void

@@ -7,25 +7,10 @@ namespace Tests\Browser;
 use Database\Seeders\DatabaseSeeder;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
-use PHPUnit\Framework\TestCase;
 
 /** The whole path as the demo lead walks it: choose, paper, plan, teach, keep; by mouse, and once by keyboard alone. */
-final class WalkTest extends TestCase
+final class WalkTest extends BrowserTestCase
 {
-    private Browser $browser;
-
-    protected function setUp(): void
-    {
-        $base = getenv('CATHEDRA_TEST_URL');
-        $base !== false || self::fail('Run the browser tests with bin/test browser, which starts the application.');
-        $this->browser = Browser::open($base);
-    }
-
-    protected function tearDown(): void
-    {
-        $this->browser->close();
-    }
-
     public function testByMouse(): void
     {
         $b = $this->browser;
@@ -166,13 +151,6 @@ final class WalkTest extends TestCase
         );
         $b->click('Fold it', 'button');
         self::assertStringContainsString('must be a JSON object', $b->saying('cannot be folded', 'p')->getText());
-    }
-
-    private function choose(string $label, string $value): void
-    {
-        $this->browser->driver
-            ->findElement(WebDriverBy::cssSelector("select[aria-label='$label'] option[value='$value']"))
-            ->click();
     }
 
     public function testFromAnEmptyDatabase(): void
@@ -358,6 +336,8 @@ final class WalkTest extends TestCase
                 '/lessons/6/worksheet',
                 '/lessons/6/paper',
                 "/lessons/$lesson/teach",
+                '/bin',
+                '/account',
             ] as $path
         ) {
             $faults = [...$faults, ...$check($path)];
@@ -365,38 +345,10 @@ final class WalkTest extends TestCase
         self::assertSame([], $faults);
     }
 
-    private function signIn(string $email = DatabaseSeeder::EMAIL, string $password = DatabaseSeeder::PASSWORD): void
+    private function choose(string $label, string $value): void
     {
-        $this->browser->visit('/sign-in')->find('form');
-        $this->browser
-            ->fill('E-mail', $email)
-            ->fill('Password', $password)
-            ->click('Sign in', 'button')
-            ->waitForPath('#^/$#');
-        $this->browser->find('h1');
-    }
-
-    private function tabTo(string $css, bool $backwards = false): void
-    {
-        for ($i = 0; $i < 120; $i++) {
-            if (
-                $this->browser->driver->executeScript(
-                    'return document.activeElement !== null && document.activeElement.matches(arguments[0])',
-                    [$css],
-                ) === true
-            ) {
-                return;
-            }
-            $this->browser->press(
-                $backwards ? WebDriverKeys::SHIFT.WebDriverKeys::TAB.WebDriverKeys::SHIFT : WebDriverKeys::TAB,
-            );
-        }
-        self::fail("$css cannot be reached with the Tab key at {$this->browser->path()}");
-    }
-
-    /** @return list<\Facebook\WebDriver\Remote\RemoteWebElement> */
-    private function all(string $css): array
-    {
-        return array_values($this->browser->driver->findElements(WebDriverBy::cssSelector($css)));
+        $this->browser->driver
+            ->findElement(WebDriverBy::cssSelector("select[aria-label='$label'] option[value='$value']"))
+            ->click();
     }
 }

@@ -62,6 +62,11 @@ async function submit() {
   }
 }
 
+function stopEditing() {
+  editing.value = null
+  form.value = blank()
+}
+
 const leaving = ref(0)
 const removing = useRemoving((sure) =>
   client.DELETE('/api/groups/{group}', { params: { path: { group: leaving.value }, query: { sure } } }),
@@ -136,10 +141,7 @@ async function remove(group: GroupData) {
         }}</v-btn><v-btn
           v-if="editing"
           variant="text"
-          @click="
-            editing = null
-            form = blank()
-          "
+          @click="stopEditing"
           >{{ t('app.cancel') }}</v-btn
         >
       </div>

@@ -152,4 +152,12 @@ h2 { padding-bottom: 10px; }
 @media (max-width: 900px) {
   .next { grid-template-columns: 200px 1fr; } .picture { height: 190px; } .below { grid-template-columns: 1fr; }
 }
+@media (max-width: 600px) {
+  .next { grid-template-columns: 1fr; gap: 16px; padding-top: 8px; }
+  .next .row { flex-wrap: wrap; }
+  .start { width: 100%; }
+  .empty { padding: 24px; margin: 16px 0; }
+  .entry { grid-template-columns: 1fr 1fr; }
+  .entry > :nth-child(2) { grid-column: 1 / -1; grid-row: 2; }
+}
 </style>

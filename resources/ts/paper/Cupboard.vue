@@ -344,4 +344,9 @@ summary { min-height: 44px; padding: 10px 0; cursor: pointer; font-weight: 650; 
   .layout { grid-template-columns: 1fr; } .pile { grid-template-columns: 84px 1fr 60px;
   } .pile > span:nth-child(3) { grid-column: 2; } .pile > span:last-child { grid-column: 2; }
 }
+@media (max-width: 600px) {
+  .pile { grid-template-columns: 60px 1fr auto; gap: 6px 12px; }
+  .pile > * { min-width: 0; }
+  .pile .row { flex-wrap: wrap; }
+}
 </style>

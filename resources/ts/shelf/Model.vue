@@ -214,16 +214,13 @@ h1 { font-size: 2.8rem; font-weight: 800; }
 }
 .route label.chosen { background: var(--tide); color: white; }
 .route input { width: 20px; height: 20px; accent-color: var(--tide-deep); vertical-align: -4px; margin-right: 6px; }
-.steps {
-  display: grid; grid-template-columns: repeat(auto-fill, minmax(236px, 1fr)); grid-auto-flow: dense;
-  box-shadow: var(--shadow);
-}
+.steps { display: flex; flex-wrap: wrap; box-shadow: var(--shadow); }
 .steps li {
-  padding: 18px; background: linear-gradient(90deg, #fdfcf8 60%, #ebe9df); display: flex; flex-direction: column;
+  flex: 1 1 236px; min-width: 0; padding: 18px; background: linear-gradient(90deg, #fdfcf8 60%, #ebe9df); display: flex; flex-direction: column;
   gap: 4px; scroll-margin-top: 12px;
 }
 .steps li:nth-child(even) { background: linear-gradient(90deg, #e3e1d7, #f7f5ee 60%); }
-.steps li.wide { grid-column: span 2; }
+.steps li.wide { flex: 2 1 472px; }
 .strip {
   height: 180px; margin-bottom: 10px; display: grid; grid-auto-flow: column; grid-auto-columns: minmax(0, 1fr);
   gap: 12px; position: relative;
@@ -239,5 +236,5 @@ code { font-size: 0.8rem; }
 .hints p { margin-top: 6px; }
 .creases { height: 150px; margin: 8px 0; }
 @media (max-width: 900px) { .top, .two { grid-template-columns: 1fr; } .facts { grid-template-columns: 1fr; } }
-@media (max-width: 560px) { .steps li.wide { grid-column: auto; } }
+@media (max-width: 560px) { .steps li.wide { flex-basis: 236px; } }
 </style>

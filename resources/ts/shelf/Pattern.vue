@@ -95,5 +95,6 @@ async function take(event: Event) {
 figure { margin: 0; }
 .small { height: 260px; }
 figcaption { padding-top: 8px; font-weight: 650; }
-.file input { font: inherit; padding: 10px; }
+.file input { font: inherit; padding: 10px; width: 100%; min-width: 0; }
+h1 { overflow-wrap: anywhere; }
 </style>

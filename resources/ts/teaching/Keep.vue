@@ -67,7 +67,7 @@ watch([waiting, newest], ([left], [before]) => {
     <div class="row">
       <h1>
         {{
-          lesson.card.status === 'taught' || entered.length
+          lesson.card.status === 'taught' || Object.keys(outcomes.records).length
             ? t('keep.title', { n: finished, m: lesson.group.learners.length })
             : t('keep.untaught')
         }}

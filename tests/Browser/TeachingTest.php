@@ -1,0 +1,346 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys;
+
+/** In front of a class, unkindly: reloads, two tabs, a slow and a broken line, ending twice, corrections of names. */
+final class TeachingTest extends BrowserTestCase
+{
+    public function testUndoAfterAReloadShowsAtOnceAndGoesOnBackwards(): void
+    {
+        $b = $this->browser;
+        $lesson = $this->lesson(['Ada', 'Bram', 'Cleo']);
+        $b->visit("/lessons/$lesson/teach")->saying('Before the first step', 'h1');
+        $b->click('Next step', 'button')->saying('1 ', 'h1');
+        foreach ([1, 2, 3] as $seat) {
+            $b->find(".seats li:nth-child($seat) button")->click();
+            $this->seatsDone($seat);
+        }
+        $this->settled();
+        $b->visit("/lessons/$lesson/teach")->saying('1 ', 'h1');
+        $this->seatsDone(3);
+        $b->press('u');
+        $this->seatsDone(2);
+        $b->press('u');
+        $this->seatsDone(1);
+        $this->settled();
+        $b->visit("/lessons/$lesson/teach")->saying('1 ', 'h1');
+        $this->seatsDone(1);
+    }
+
+    public function testTwoTabsTappedAlternatelyKeepAll(): void
+    {
+        $b = $this->browser;
+        $names = array_map(static fn (int $n): string => "N$n", range(1, 50));
+        $lesson = $this->lesson($names, 'drinking-cup');
+        $b->visit("/lessons/$lesson/teach")->saying('Before the first step', 'h1');
+        $b->driver->switchTo()->newWindow();
+        $b->visit("/lessons/$lesson/teach")->saying('Before the first step', 'h1');
+        $tabs = $b->driver->getWindowHandles();
+        for ($step = 1; $step <= 3; $step++) {
+            $b->driver->switchTo()->window($tabs[0]);
+            $b->press(WebDriverKeys::ARROW_RIGHT)->saying("$step ", 'h1');
+            $this->settled();
+            $b->driver->switchTo()->window($tabs[1]);
+            $b->saying("$step ", 'h1'); // the other tab follows
+            for ($n = 0; $n < 50; $n++) {
+                $b->driver->switchTo()->window($tabs[$n % 2]);
+                $b->driver->executeScript('document.querySelectorAll(".seats button")[arguments[0]].click()', [$n]);
+            }
+        }
+        $this->settled();
+        $events = $this->api("/api/lessons/$lesson/events")['events'];
+        $done = array_filter($events, static fn (array $e): bool => $e['kind'] === 'done');
+        self::assertCount(150, $done, 'none lost');
+        self::assertCount(
+            150,
+            array_unique(array_map(static fn (array $e): string => "{$e['learner']} {$e['step']}", $done)),
+        );
+    }
+
+    public function testEndingWaitsForWhatIsStillOnTheWay(): void
+    {
+        $b = $this->browser;
+        $lesson = $this->lesson(['Ada', 'Bram', 'Cleo', 'Dov', 'Edda', 'Finn', 'Gus', 'Hana'], 'dog-face');
+        $b->visit("/lessons/$lesson/teach")->saying('Before the first step', 'h1');
+        for ($step = 1; $step <= 5; $step++) {
+            $b->press(WebDriverKeys::ARROW_RIGHT)->saying("$step ", 'h1');
+        }
+        $this->settled();
+        $this->line(offline: true);
+        for ($seat = 0; $seat < 8; $seat++) {
+            $b->driver->executeScript('document.querySelectorAll(".seats button")[arguments[0]].click()', [$seat]);
+        }
+        $this->seatsDone(8);
+        $b->press(WebDriverKeys::ARROW_RIGHT)->saying('Finished', 'h1');
+        $b->click('End the lesson', 'button')->saying('still to be sent', 'p');
+        $b->click('End the lesson', 'button'); // a double press
+        $this->line(latency: 700);
+        $b->waitForPath('#/keep$#')->saying('8 of 8 finished', 'h1');
+        $this->line();
+        $kinds = array_count_values(array_column($this->api("/api/lessons/$lesson/events")['events'], 'kind'));
+        self::assertSame([8, 1], [$kinds['done'], $kinds['ended']]);
+    }
+
+    public function testMarksAfterTheEndAreShownAsLateAndOffered(): void
+    {
+        $b = $this->browser;
+        $lesson = $this->lesson(['Ada', 'Bram'], 'dog-face');
+        $group = $this->api("/api/lessons/$lesson")['group'];
+        $b->visit("/lessons/$lesson/teach")->saying('Before the first step', 'h1');
+        $b->press(WebDriverKeys::ARROW_RIGHT)->saying('1 ', 'h1');
+        $this->settled();
+        $this->post("/api/lessons/$lesson/events", 'ended');
+        $b->saying('This lesson has ended', 'p');
+        $this->post("/api/lessons/$lesson/events", 'done', ['learner' => $group['learners'][0]['id'], 'step' => 5]);
+        $b->visit("/lessons/$lesson/keep")->saying('0 of 2 finished', 'h1');
+        $b->saying('1 marks came after the end', 'p');
+        $b->click('Take it into the record', 'button')->saying('1 of 2 finished', 'h1');
+        $b->saying('set by Lead', 'span');
+        $this->settled();
+        $b->visit("/lessons/$lesson/keep")->saying('1 of 2 finished', 'h1');
+        self::assertSame([], $this->buttons('Take it into the record'));
+    }
+
+    public function testACorrectedNameKeepsItsRecordsAndAStaleListErasesNobody(): void
+    {
+        $b = $this->browser;
+        $lesson = $this->lesson(['N1', 'N2'], 'dog-face');
+        $group = $this->api("/api/lessons/$lesson")['group'];
+        $nina = $group['learners'][1]['id'];
+        $this->post("/api/lessons/$lesson/events", 'done', ['learner' => $nina, 'step' => 2]);
+        $b->visit('/groups')->click('Change', 'button');
+        $b->driver->executeScript('const f = arguments[0]; f.value = "Nina"; f.dispatchEvent(new Event("input"))', [
+            $b->find('.rows li:nth-child(2) input'),
+        ]);
+        $b->click('Save', 'button')->saying('N1, Nina', 'p');
+        $seats = $this->api("/api/lessons/$lesson")['group']['learners'];
+        self::assertSame([$nina, 'Nina'], [$seats[1]['id'], $seats[1]['name']]);
+
+        // A second lead's newcomer is not lost to a form filled before she came.
+        $b->click('Change', 'button');
+        $now = $this->api('/api/groups')[0];
+        $this->put("/api/groups/{$now['id']}", [
+            'name' => $now['name'],
+            'age_band' => 'junior',
+            'helpers' => 0,
+            'version' => $now['version'],
+            'learners' => [
+                ...array_map(static fn (array $l): array => ['id' => $l['id'], 'name' => $l['name']], $now['learners']),
+                ['id' => null, 'name' => 'Newcomer'],
+            ],
+        ]);
+        $b->click('Save', 'button')->saying('Somebody else changed this meanwhile', 'h2');
+        self::assertStringContainsString('Newcomer', $b->find('[role=alertdialog] table')->getText());
+        $b->click('Save mine over it', 'button')->saying('These would go from the list', 'h2');
+        self::assertStringContainsString('Newcomer', $b->find('[role=alertdialog]')->getText());
+        $b->find('[role=alertdialog] button:last-child')->click();
+        self::assertCount(3, $this->api('/api/groups')[0]['learners']);
+
+        $b->visit('/groups')->click('Change', 'button');
+        $b->click('×', 'button')->click('Save', 'button')->saying('No longer on the list: N1', 'p');
+        $b->click('Put into the bin', 'button')->saying('Nina, Newcomer', 'p');
+        $b->visit('/bin')->saying('N1', 'b');
+        $b->click('Put back', 'button')->saying('The bin is empty', 'h1');
+        $b->visit('/groups')->saying('N1', 'p');
+    }
+
+    public function testRemovingALessonNamesWhatGoesAndCanBeTakenBack(): void
+    {
+        $b = $this->browser;
+        $lesson = $this->lesson(['Ada'], 'dog-face');
+        $group = $this->api("/api/lessons/$lesson")['group'];
+        $this->post("/api/lessons/$lesson/events", 'done', ['learner' => $group['learners'][0]['id'], 'step' => 5]);
+        $this->post("/api/lessons/$lesson/events", 'ended');
+        $b->visit("/lessons/$lesson/choose")
+            ->click('Remove this lesson', 'button')
+            ->saying('1 mark, 1 record', 'p');
+        $b->click('Put into the bin', 'button')->waitForPath('#^/$#');
+        $b->saying('lies in the bin until', 'span');
+        $b->click('Put back', 'button');
+        $b->until(fn (): bool => $this->all('.note') === [], 'put back');
+        $b->visit("/lessons/$lesson/keep")->saying('1 of 1 finished', 'h1');
+    }
+
+    public function testDeedsBelongToWhoDidThemAndSigningOutAsks(): void
+    {
+        $b = $this->browser;
+        $lesson = $this->lesson(['Ada', 'Bram', 'Cleo']);
+        $b->visit("/lessons/$lesson/plan")->click('Start teaching', 'a')->saying('Before the first step', 'h1');
+        $b->press(WebDriverKeys::ARROW_RIGHT)->saying('1 ', 'h1');
+        $this->settled();
+        $this->line(offline: true);
+        $b->find('.seats li:nth-child(1) button')->click();
+        $this->seatsDone(1);
+        $b->click('Leave', 'a')->waitForPath('#/plan$#');
+        $b->click('Sign out', 'button')->saying('1 marks have not reached the server', 'h2');
+        $b->click('Stay and send them', 'button');
+        $this->line();
+        $this->settled();
+        $done = array_filter(
+            $this->api("/api/lessons/$lesson/events")['events'],
+            static fn (array $e): bool => $e['kind'] === 'done',
+        );
+        self::assertCount(1, $done, 'sent without any stage open');
+    }
+
+    public function testNoDeskScreenIsWiderThanAPhone(): void
+    {
+        $b = $this->browser;
+        $this->signIn();
+        $b->resize(390, 844);
+        $wide = [];
+        foreach (
+            [
+                '/',
+                '/shelf',
+                '/shelf/crane',
+                '/cupboard',
+                '/cupboard/bench',
+                '/cupboard/ahead',
+                '/groups',
+                '/groups/1',
+                '/bin',
+                '/account',
+                '/patterns',
+                '/lessons/new',
+                '/lessons/2/choose',
+                '/lessons/2/paper',
+                '/lessons/2/plan',
+                '/lessons/2/keep',
+                '/lessons/2/kits',
+                '/lessons/2/worksheet',
+                '/lessons/3/paper',
+                '/lessons/3/teach',
+            ] as $path
+        ) {
+            $b->visit($path)->find('h1');
+            usleep(400_000);
+            $width = $b->driver->executeScript('return document.documentElement.scrollWidth');
+            $width <= 390 || ($wide[] = "$path is $width px wide");
+        }
+        self::assertSame([], $wide);
+    }
+
+    /** @param  list<string>  $names */
+    private function lesson(array $names, string $model = 'dog-face'): int
+    {
+        $account = shell_exec(
+            'php artisan cathedra:account Lead lead'.
+                bin2hex(random_bytes(3)).
+                '@room.example "Room '.
+                bin2hex(random_bytes(3)).
+                '"',
+        );
+        preg_match('/Sign in as (\S+) with the password (\S+)/', (string) $account, $m) === 1 ||
+            throw new \RuntimeException('No account was made.');
+        $this->signIn($m[1], $m[2]);
+        $group = $this->send('POST', '/api/groups', [
+            'name' => 'Room',
+            'age_band' => 'junior',
+            'helpers' => 0,
+            'learners' => array_map(static fn (string $n): array => ['id' => null, 'name' => $n], $names),
+        ]);
+        $day = date('Y-m-d');
+
+        return $this->send('POST', '/api/lessons', [
+            'group_id' => $group['id'],
+            'models' => [['model' => $model]],
+            'starts_at' => "{$day}T10:00",
+            'ends_at' => "{$day}T11:00",
+            'helpers' => 0,
+            'stock_ids' => [],
+            'method' => 'scissors',
+            'square_in_lesson' => false,
+            'paper_ready' => false,
+        ])['card']['id'];
+    }
+
+    /** @return array<array-key, mixed> */
+    private function api(string $path): array
+    {
+        return $this->send('GET', $path, null);
+    }
+
+    /** @param  array<string, mixed>  $with */
+    private function post(string $path, string $kind, array $with = []): void
+    {
+        $key = sprintf('%s-0000-4000-8000-%s', bin2hex(random_bytes(4)), bin2hex(random_bytes(6)));
+        $this->send('POST', $path, [
+            'after' => 0,
+            'events' => [
+                [
+                    'key' => $key,
+                    'kind' => $kind,
+                    'device' => 'other',
+                    'device_ms' => (int) (microtime(true) * 1000),
+                    'after' => 0,
+                    ...$with,
+                ],
+            ],
+        ]);
+    }
+
+    /** @param  array<string, mixed>  $body */
+    private function put(string $path, array $body): void
+    {
+        $this->send('PUT', $path, $body);
+    }
+
+    /**
+     * As the page itself would send it, with its session.
+     *
+     * @param  array<string, mixed>|null  $body
+     * @return array<array-key, mixed>
+     */
+    private function send(string $method, string $path, ?array $body): array
+    {
+        $answer = $this->browser->driver->executeAsyncScript(
+            'const [method, path, body, done] = arguments; const token = '
+                .'/XSRF-TOKEN=([^;]+)/.exec(document.cookie)[1];'.
+                'fetch(path, {method, headers: {Accept: "application/json", "Content-Type": "application/json",'.
+                '"X-XSRF-TOKEN": decodeURIComponent(token)}, body: body === null ? undefined : JSON.stringify(body)})'.
+                '.then(async r => done({status: r.status, text: await r.text()}))',
+            [$method, $path, $body],
+        );
+        self::assertLessThan(300, $answer['status'], "$method $path: {$answer['text']}");
+
+        return (array) json_decode((string) $answer['text'], true);
+    }
+
+    /** Waits until nothing of this device waits to be sent any more. */
+    private function settled(): void
+    {
+        $this->browser->until(
+            fn (): bool => $this->browser->driver->executeAsyncScript(
+                'const done = arguments[0]; const open = indexedDB.open("cathedra"); open.onsuccess = () => { const '
+                    .'base = open.result;'.
+                    'const count = base.transaction("deeds").objectStore("deeds").count();'.
+                    'count.onsuccess = () => { base.close(); done(count.result) } }',
+            ) === 0,
+            'deeds still wait to be sent',
+        );
+    }
+
+    private function seatsDone(int $n): void
+    {
+        $this->browser->until(fn (): bool => count($this->all('.seats button.done')) === $n, "not $n seats are done");
+    }
+
+    /** @return list<\Facebook\WebDriver\Remote\RemoteWebElement> */
+    private function buttons(string $words): array
+    {
+        return array_values(
+            array_filter($this->all('button'), static fn ($b): bool => str_contains($b->getText(), $words)),
+        );
+    }
+
+    /** The line to the server: cut, slow (ms there and back), or as it is. */
+    private function line(bool $offline = false, int $latency = 0): void
+    {
+        $this->browser->network($offline, $latency);
+    }
+}
