@@ -20,7 +20,8 @@ final class SignIn
     /** Refusals of one account within a minute. */
     public const TRIES = 6;
 
-    private static string $nobody = '';
+    /** @var array<string, string> a hash that fits nobody, by its cost */
+    private static array $nobody = [];
 
     /** @throws ValidationException when they do not, or after too many tries (429) */
     public function __invoke(string $email, string $password): User
@@ -48,8 +49,10 @@ final class SignIn
 
     private static function nobody(): string
     {
-        return self::$nobody = self::$nobody ?: cache()->rememberForever(
-            'sign-in:nobody:'.config('hashing.bcrypt.rounds'),
+        $cost = (string) config('hashing.bcrypt.rounds');
+
+        return self::$nobody[$cost] ??= cache()->rememberForever(
+            "sign-in:nobody:$cost",
             static fn (): string => Hash::make(Str::random(40)),
         );
     }

@@ -84,7 +84,7 @@ final class ApiErrors
             }
         }
 
-        return self::json(422, 'Nothing was saved. '.($errors[0]['message'] ?? ''), $errors);
+        return self::json($error->status, 'Nothing was saved. '.($errors[0]['message'] ?? ''), $errors);
     }
 
     private static function http(HttpExceptionInterface $error): JsonResponse

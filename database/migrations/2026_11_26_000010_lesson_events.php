@@ -71,7 +71,7 @@ return new class extends Migration
         ): string => "INSERT(INSERT(INSERT(INSERT(MD5(CONCAT('$of', id)), 9, 0, '-'), 14, 0, '-'),".
             " 19, 0, '-'), 24, 0, '-')";
 
-        return "INSERT IGNORE INTO lesson_events (lesson_id, number, `key`, kind, learner_id, step, model, finish,
+        return "INSERT INTO lesson_events (lesson_id, number, `key`, kind, learner_id, step, model, finish,
                 finish_step, device, device_at, after_number, at)
             SELECT lesson_id, ROW_NUMBER() OVER (PARTITION BY lesson_id ORDER BY at, place, id), `key`, kind,
                 learner_id,
@@ -81,7 +81,7 @@ return new class extends Migration
                     NULL AS learner_id, NULL AS step, NULL AS model, NULL AS finish, NULL AS finish_step,
                     started_at AS at
                     FROM lessons WHERE started_at IS NOT NULL
-                UNION ALL SELECT id, lesson_id, 1, `key`, kind, learner_id, step, NULL, NULL, NULL, at
+                UNION ALL SELECT id, lesson_id, 1, CAST(`key` AS CHAR(36)), kind, learner_id, step, NULL, NULL, NULL, at
                     FROM marks
                 UNION ALL SELECT id, id, 2, {$key('moved ')}, 'moved', NULL, step, NULL, NULL, NULL,
                     COALESCE(ended_at, updated_at, started_at)
@@ -91,6 +91,7 @@ return new class extends Migration
                 UNION ALL SELECT id, lesson_id, 4, {$key('finish ')}, 'corrected', learner_id, NULL, model, outcome,
                     IF(outcome = 'stopped', step, NULL), COALESCE(updated_at, created_at, NOW())
                     FROM finishes
-            ) AS old";
+            ) AS old
+            WHERE lesson_id NOT IN (SELECT lesson_id FROM lesson_events)";
     }
 };

@@ -31,7 +31,7 @@ final class SignInTest extends TestCase
                 ->assertJsonPath('errors.0.pointer', '/email');
         }
         $this->postJson('/api/sign-in', ['email' => $lead->email, 'password' => 'fold-the-corner'])
-            ->assertStatus(422)
+            ->assertStatus(429)
             ->assertJsonPath('errors.0.message', fn (string $m): bool => str_starts_with($m, 'Too many tries'));
     }
 

@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Accounts\SessionLimits;
+use App\Accounts\SignIn;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\RateLimiter;
+
+/** Who comes in, for how long, and what every answer says to the browser. */
+final class DoorsTest extends TestCase
+{
+    public function testTheDemoAccountStaysOutOnceTheDemoIsOff(): void
+    {
+        config(['cathedra.demo' => true]);
+        $lead = $this->lead();
+        $lead->update(['demo' => true]);
+        $this->signIn($lead->email)->assertOk();
+        $this->getJson('/api/me')->assertOk();
+        config(['cathedra.demo' => false]);
+        $this->getJson('/api/me')->assertUnauthorized(); // a session that was open ends too
+        $this->signIn($lead->email)->assertStatus(422);
+    }
+
+    public function testTriesAreCountedForTheAccountHoweverItIsSpelt(): void
+    {
+        $lead = $this->lead();
+        $lead->update(['email' => 'lead@gullwick.example']);
+        foreach (['lead@', 'LEAD@', 'Lead@', 'léad@', 'lead@', 'LÉAD@'] as $spelt) {
+            $this->signIn($spelt.'gullwick.example', 'wrong')->assertStatus(422);
+        }
+        foreach (['lead@gullwick.example', 'lEAD@gullwick.example', 'léad@gullwick.example'] as $spelt) {
+            $this->signIn($spelt)->assertStatus(429);
+        }
+        for ($i = 0; $i < SignIn::TRIES; $i++) {
+            $this->signIn('nobody@gullwick.example', 'wrong')->assertStatus(422);
+        }
+        $this->signIn('Nobody@gullwick.example', 'wrong')->assertStatus(429);
+    }
+
+    /** Median of several tries each; the known address must not be told from the unknown by the clock. */
+    public function testARefusalTakesTheSameTimeForKnownAndUnknown(): void
+    {
+        $lead = $this->lead();
+        // A cost at which hashing takes longer than looking an address up.
+        app('hash')->driver()->setRounds(9);
+        config(['hashing.bcrypt.rounds' => 9]);
+        $lead->update(['password' => 'fold-the-corner']);
+        $sign = app(SignIn::class);
+        self::tried($sign, 'warm@gullwick.example');
+        $times = ['known' => [], 'unknown' => []];
+        for ($i = 0; $i < 9; $i++) {
+            foreach (['known' => $lead->email, 'unknown' => "nobody$i@gullwick.example"] as $which => $email) {
+                RateLimiter::clear("sign-in:account {$lead->id}");
+                $times[$which][] = self::tried($sign, $email);
+            }
+        }
+        sort($times['known']);
+        sort($times['unknown']);
+        self::assertGreaterThan(0.5, $times['known'][4] / $times['unknown'][4]);
+        self::assertLessThan(2.0, $times['known'][4] / $times['unknown'][4]);
+    }
+
+    public function testAChangedPasswordEndsOtherSessions(): void
+    {
+        $lead = $this->lead();
+        $this->signIn($lead->email)->assertOk();
+        $this->getJson('/api/me')->assertOk();
+        $change = fn (string $current, string $new) => $this->putJson('/api/me/password', ['current' => $current, 'password' => $new]);
+        $change('wrong', 'a new long password')->assertStatus(422)->assertJsonPath('errors.0.pointer', '/current');
+        $change('fold-the-corner', 'short')->assertStatus(422)->assertJsonPath('errors.0.pointer', '/password');
+        $change('fold-the-corner', 'fold-the-corner')->assertStatus(422)->assertJsonPath('errors.0.pointer', '/password');
+        $change('fold-the-corner', 'turn-the-corner')->assertNoContent();
+        $this->getJson('/api/me')->assertOk(); // this session goes on
+        User::query()->whereKey($lead->id)->update(['password' => bcrypt('changed on another device')]);
+        $this->app['auth']->forgetGuards();
+        $this->getJson('/api/me')->assertUnauthorized();
+    }
+
+    public function testASessionEndsAfterTwelveHours(): void
+    {
+        $lead = $this->lead();
+        $this->signIn($lead->email)->assertOk();
+        CarbonImmutable::setTestNow(CarbonImmutable::now()->addHours(SessionLimits::HOURS)->subMinute());
+        $this->getJson('/api/me')->assertOk();
+        CarbonImmutable::setTestNow(CarbonImmutable::now()->addMinutes(2));
+        $this->getJson('/api/me')->assertUnauthorized();
+        CarbonImmutable::setTestNow();
+    }
+
+    public function testHeadersOfEveryAnswer(): void
+    {
+        $this->actingAs($this->lead());
+        foreach (['/api/ping', '/api/home', '/api/nothing', '/shelf'] as $path) {
+            $answer = $this->withoutVite()->get($path);
+            self::assertStringContainsString("script-src 'self';", (string) $answer->headers->get('Content-Security-Policy'), $path);
+            self::assertSame(['DENY', 'nosniff', 'same-origin'], [
+                $answer->headers->get('X-Frame-Options'), $answer->headers->get('X-Content-Type-Options'), $answer->headers->get('Referrer-Policy'),
+            ], $path);
+        }
+        self::assertStringContainsString('no-store', (string) $this->getJson('/api/groups')->headers->get('Cache-Control'));
+        self::assertStringNotContainsString('no-store', (string) $this->getJson('/api/models')->headers->get('Cache-Control'));
+    }
+
+    public function testAnswersArePackedAndNotSentAgain(): void
+    {
+        $this->actingAs($this->lead());
+        $plain = $this->getJson('/api/models/crane')->assertOk();
+        $packed = $this->get('/api/models/crane', ['Accept' => 'application/json', 'Accept-Encoding' => 'gzip']);
+        self::assertSame('gzip', $packed->headers->get('Content-Encoding'));
+        self::assertSame($plain->getContent(), gzdecode((string) $packed->getContent()));
+        self::assertLessThan(0.15, strlen((string) $packed->getContent()) / strlen((string) $plain->getContent()));
+        $tag = (string) $plain->headers->get('ETag');
+        $this->get('/api/models/crane', ['If-None-Match' => $tag])->assertStatus(304);
+        $this->get('/api/models/crane', ['If-None-Match' => 'W/"other"'])->assertOk();
+    }
+
+    public function testOnlyOurHostsAndNobodysForwarding(): void
+    {
+        $this->getJson('http://evil.example/api/ping')->assertStatus(400);
+        $this->getJson('http://127.0.0.1/api/ping')->assertOk();
+        $ip = null;
+        app('router')->get('api/test-ip', static function () use (&$ip) {
+            $ip = request()->ip();
+
+            return '';
+        });
+        $this->get('http://127.0.0.1/api/test-ip', ['X-Forwarded-For' => '9.9.9.9'])->assertOk();
+        self::assertNotSame('9.9.9.9', $ip);
+    }
+
+    public function testHealthAsksTheDatabase(): void
+    {
+        $this->getJson('/api/health')->assertOk()->assertJsonPath('ok', true);
+        $away = ['port' => 1] + (array) config('database.connections.mariadb');
+        config(['database.connections.away' => $away, 'database.default' => 'away']);
+        $this->getJson('/api/health')->assertStatus(503)->assertHeader('Retry-After', '2');
+        config(['database.default' => 'mariadb']);
+    }
+
+    private static function tried(SignIn $sign, string $email): float
+    {
+        $began = hrtime(true);
+        try {
+            $sign($email, 'wrong');
+            self::fail('A wrong password came in.');
+        } catch (\Illuminate\Validation\ValidationException) {
+            return (hrtime(true) - $began) / 1e6;
+        }
+    }
+
+    private function signIn(string $email, string $password = 'fold-the-corner'): \Illuminate\Testing\TestResponse
+    {
+        $this->app['auth']->forgetGuards();
+
+        return $this->postJson('/api/sign-in', ['email' => $email, 'password' => $password]);
+    }
+}
