@@ -10,7 +10,7 @@ use App\Models\Lesson;
 use App\Shelf\ModelShelf;
 use App\Support\Controller;
 use Carbon\CarbonImmutable;
-use Cathedra\Core\Paper\Prefer;
+use Cathedra\Core\Cutting\Prefer;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;

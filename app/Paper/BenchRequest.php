@@ -6,7 +6,7 @@ namespace App\Paper;
 
 use App\Models\Stock;
 use App\Support\ApiRequest;
-use Cathedra\Core\Paper\Prefer;
+use Cathedra\Core\Cutting\Prefer;
 use Cathedra\Core\Rules\Bounds;
 use Cathedra\Core\Rules\Method;
 use Illuminate\Validation\Rule;

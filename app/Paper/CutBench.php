@@ -6,19 +6,18 @@ namespace App\Paper;
 
 use App\Models\Stock as StockRecord;
 use App\Support\LibraryFiles;
-use Cathedra\Core\Paper\CutPlanner;
-use Cathedra\Core\Paper\CutRequest;
-use Cathedra\Core\Paper\LargestSquare;
-use Cathedra\Core\Paper\Prefer;
+use Cathedra\Core\Cutting\CutPlanner;
+use Cathedra\Core\Cutting\CutRequest;
+use Cathedra\Core\Cutting\CutSheet;
+use Cathedra\Core\Cutting\LargestSquare;
+use Cathedra\Core\Cutting\Plan;
+use Cathedra\Core\Cutting\Prefer;
 use Cathedra\Core\Paper\Stock;
 use Closure;
 
 /** The cutting bench: any squares from any paper of the cupboard. */
 final readonly class CutBench
 {
-    /** Seconds of searching at most; what is not proven by then is said to be not proven. */
-    private const SECONDS = 8.0;
-
     public function __construct(private LibraryFiles $files, private Measure $measure, private CutWords $cut)
     {
     }
@@ -56,82 +55,61 @@ final readonly class CutBench
         }
         $plan = CutPlanner::plan(
             new CutRequest($pile, $sides, $kerf, 0.0, $prefer),
-            self::SECONDS,
+            Work::bench()->budget(),
             fn (float $share, string $what) => $progress($share, $words->say('bench', $what)),
         );
-        $of = array_combine(array_map(static fn (Stock $s): string => $s->name, $pile), $papers);
         $patterns = array_map(
-            fn (array $s): CutPatternData => $this->cut->pattern(
-                $s,
-                $of[$s['stock']][0]->width_mm,
-                $of[$s['stock']][0]->height_mm,
-                $kerf,
-                $method,
-            ),
-            $plan['sheets'],
+            fn (CutSheet $sheet): CutPatternData => $this->cut->pattern($sheet, $pile[$sheet->stock], $kerf, $method),
+            $plan->sheets,
         );
         $cost = 0.0;
         $made = 0.0;
-        foreach ($patterns as $pattern) {
-            $price = $of[$pattern->stock][0]->price;
-            $cost = $cost === null || $price === null ? null : $cost + $pattern->times * $price;
-            $made +=
-                $pattern->times *
-                array_sum(array_map(static fn (array $s): float => $s['side_mm'] ** 2, $pattern->squares));
+        foreach ($plan->sheets as $sheet) {
+            $price = $papers[$sheet->stock][0]->price;
+            $cost = $cost === null || $price === null ? null : $cost + $sheet->times * $price;
+            $made += $sheet->times * $sheet->squaresArea();
         }
         $strokes = array_sum(array_map(static fn (CutPatternData $p): int => $p->strokes, $patterns));
-        $area = $plan['used_area_mm2'];
+        ['unmet' => $unmet] = $plan->toArray();
 
         return new BenchPlanData(
-            $this->title(
-                $plan['sheets_used'],
-                $patterns,
-                $plan['sheets_used'] === 0 ? $sides : self::met($sides, $plan['unmet']),
-            ),
+            $this->title($plan, $patterns, $plan->sheets === [] ? $sides : self::met($plan)),
             $patterns,
-            $plan['feasible'],
+            $plan->isFeasible(),
             array_map(
                 fn (array $u): string => $words->count('bench', 'unmet', $u['count'], [
                     'side' => $this->measure->say($u['side_mm']),
                 ]),
-                $plan['unmet'],
+                $unmet,
             ),
-            $plan['sheets_used'],
+            $plan->sheetsUsed(),
             $cost === null || $patterns === [] ? null : round($cost, 2),
-            $plan['optimal'],
-            $area > 0 ? round(1 - $plan['lower_bound_area_mm2'] / $area, 4) : 0.0,
+            $plan->isFeasible() && $plan->isProven(),
+            round($plan->gap(), 4),
             (int) ceil(($strokes * $rules['cut_seconds'][$method]) / 60),
             $patterns === [] ? [] : $this->cut->how($method, $kerf),
             $rules['cautions'][$method],
-            $area > 0 ? round(1 - $made / $area, 4) : 0.0,
+            $plan->area > 0 ? round(1 - $made / $plan->area, 4) : 0.0,
         );
     }
 
-    /**
-     * What is wanted without what cannot be had.
-     *
-     * @param  list<array{side: float, count: int}>  $sides
-     * @param  list<array{side_mm: float, count: int}>  $unmet
-     * @return list<array{side: float, count: int}>
-     */
-    private static function met(array $sides, array $unmet): array
+    /** @return list<array{side: float, count: int}> what is wanted without what cannot be had */
+    private static function met(Plan $plan): array
     {
-        foreach ($unmet as ['side_mm' => $side, 'count' => $missing]) {
-            foreach ($sides as $i => $wanted) {
-                $less = abs($wanted['side'] - $side) < 1e-3 ? min($missing, $wanted['count']) : 0;
-                $sides[$i]['count'] -= $less;
-                $missing -= $less;
-            }
+        $met = [];
+        foreach ($plan->request->sizes() as $size => ['side' => $side, 'count' => $count]) {
+            $left = $count - ($plan->unmet[$size] ?? 0);
+            $left > 0 && $met[] = ['side' => $side, 'count' => $left];
         }
 
-        return array_values(array_filter($sides, static fn (array $s): bool => $s['count'] > 0));
+        return $met;
     }
 
     /**
      * @param  list<CutPatternData>  $patterns
      * @param  list<array{side: float, count: int}>  $sides
      */
-    private function title(int $sheets, array $patterns, array $sides): string
+    private function title(Plan $plan, array $patterns, array $sides): string
     {
         $words = $this->files->words();
         $by = [];
@@ -156,7 +134,7 @@ final readonly class CutBench
             ),
         );
 
-        return $sheets === 0
+        return $plan->sheets === []
             ? $words->say('bench', 'nothing', ['list' => $list])
             : $words->say('bench', 'title', ['from' => $from, 'list' => $list]);
     }

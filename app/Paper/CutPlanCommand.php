@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Paper;
 
 use Cathedra\Core\CathedraException;
+use Cathedra\Core\Cutting\CutPlanner;
+use Cathedra\Core\Cutting\CutRequest;
 use Cathedra\Core\Paper\BadPaper;
-use Cathedra\Core\Paper\CutPlanner;
-use Cathedra\Core\Paper\CutRequest;
 use Illuminate\Console\Command;
 
 /** Reads stock and need as JSON from standard input and prints a cutting plan as JSON. Needs no database. */
@@ -15,9 +15,6 @@ final class CutPlanCommand extends Command
 {
     /** Bytes of input; a hundred kinds of paper have 10 kB. */
     private const MAX_BYTES = 1_000_000;
-
-    /** Seconds of searching; most plans are proven in a fraction of one. */
-    private const SECONDS = 20.0;
 
     protected $signature = 'cathedra:cut-plan';
 
@@ -34,7 +31,7 @@ final class CutPlanCommand extends Command
             if ($data === null && json_last_error() !== JSON_ERROR_NONE) {
                 throw new BadPaper('', 'The input is not JSON: '.json_last_error_msg().'.');
             }
-            $plan = CutPlanner::plan(CutRequest::fromArray($data), self::SECONDS);
+            $plan = CutPlanner::plan(CutRequest::fromArray($data), Work::command()->budget())->toArray();
         } catch (CathedraException $e) {
             fwrite(STDERR, 'cathedra: '.$e->getMessage()."\n");
 

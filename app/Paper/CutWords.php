@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace App\Paper;
 
 use App\Support\LibraryFiles;
-use Cathedra\Core\Paper\CutOrder;
+use Cathedra\Core\Cutting\CutOrder;
+use Cathedra\Core\Cutting\CutSheet;
+use Cathedra\Core\Cutting\Square;
 use Cathedra\Core\Paper\LessonPaper;
 use Cathedra\Core\Paper\Squaring;
+use Cathedra\Core\Paper\Stock;
 
 /** How to cut, in words and in lines on the sheet. */
 final readonly class CutWords
@@ -19,14 +22,11 @@ final readonly class CutWords
     {
     }
 
-    /**
-     * A pattern as it is shown: squares, cuts in their order, and what is left.
-     *
-     * @param  array{stock: string, times: int, squares: list<array{x_mm: float, y_mm: float, side_mm: float}>}  $sheet
-     */
-    public function pattern(array $sheet, float $width, float $height, float $kerf, string $method): CutPatternData
+    /** A pattern as it is shown: squares, cuts in their order, and what is left. */
+    public function pattern(CutSheet $sheet, Stock $stock, float $kerf, string $method): CutPatternData
     {
-        $order = CutOrder::of($width, $height, $sheet['squares'], $kerf);
+        $squares = array_map(static fn (Square $s): array => $s->toArray(), $sheet->squares);
+        $order = CutOrder::of($stock->width, $stock->height, $squares, $kerf);
         $stack = $this->files->paperRules()['stack'][$method];
         $lines = [];
         $said = [];
@@ -38,18 +38,18 @@ final readonly class CutWords
                     'to' => [round($to[0], 2), round($to[1], 2)],
                 ];
             }
-            $said[] = $this->cut($i, $cut, $sheet['times'], $stack);
+            $said[] = $this->cut($i, $cut, $sheet->times, $stack);
         }
         $offcuts = array_values(
             array_filter($order->offcuts, static fn (array $o): bool => min($o['width'], $o['height']) >= self::USEFUL),
         );
 
         return new CutPatternData(
-            $sheet['times'],
-            $sheet['stock'],
-            $width,
-            $height,
-            $sheet['squares'],
+            $sheet->times,
+            $stock->name,
+            $stock->width,
+            $stock->height,
+            $squares,
             $lines,
             $said,
             array_map(
@@ -60,7 +60,7 @@ final readonly class CutWords
                 ],
                 $offcuts,
             ),
-            $order->strokes($sheet['times'], $stack),
+            $order->strokes($sheet->times, $stack),
         );
     }
 

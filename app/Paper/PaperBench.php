@@ -11,11 +11,12 @@ use App\Models\Stock as StockRecord;
 use App\Shelf\ModelShelf;
 use App\Shelf\ModelSummary;
 use App\Support\LibraryFiles;
-use Cathedra\Core\Paper\LargestSquare;
+use Cathedra\Core\Cutting\CutSheet;
+use Cathedra\Core\Cutting\LargestSquare;
+use Cathedra\Core\Cutting\Prefer;
 use Cathedra\Core\Paper\Length;
 use Cathedra\Core\Paper\LessonPaper;
 use Cathedra\Core\Paper\ModelPaper;
-use Cathedra\Core\Paper\Prefer;
 use Cathedra\Core\Paper\Spares;
 use Cathedra\Core\Paper\Squaring;
 use Cathedra\Core\Paper\Stock;
@@ -179,10 +180,8 @@ final readonly class PaperBench
                 ],
                 $paper->uncut,
             ),
-            $paper->plan['optimal'] ?? true,
-            $paper->plan === null || $paper->plan['used_area_mm2'] <= 0
-                ? 0.0
-                : round(1 - $paper->plan['lower_bound_area_mm2'] / $paper->plan['used_area_mm2'], 4),
+            $paper->plan?->isProven() ?? true,
+            round($paper->plan?->gap() ?? 0.0, 4),
             $problem === null ? $this->choices($lesson, $paper, $records) : [],
             $this->kits->prepare($lesson, $paper, $strokes),
             $problem === null ? $this->kits->toDo($lesson, $paper, $programme) : [],
@@ -219,16 +218,14 @@ final readonly class PaperBench
     /** @return list<CutPatternData> most alike first */
     private function patterns(LessonPaper $paper, float $kerf, string $method): array
     {
-        $of = array_combine(array_map(static fn (Stock $s): string => $s->name, $paper->pile), $paper->pile);
         $patterns = array_map(
-            fn (array $sheet): CutPatternData => $this->cut->pattern(
+            fn (CutSheet $sheet): CutPatternData => $this->cut->pattern(
                 $sheet,
-                $of[$sheet['stock']]->width,
-                $of[$sheet['stock']]->height,
+                $paper->pile[$sheet->stock],
                 $kerf,
                 $method,
             ),
-            $paper->plan['sheets'] ?? [],
+            $paper->plan->sheets ?? [],
         );
         usort($patterns, static fn (CutPatternData $a, CutPatternData $b): int => $b->times <=> $a->times);
 
@@ -449,9 +446,7 @@ final readonly class PaperBench
                 [...$paper->pile, self::pile($stock)],
                 $paper->models,
                 $this->kerf($lesson),
-                Prefer::Least,
-                0.3,
-            );
+                Prefer::Least, Work::offer());
             $n = $with->takes[count($paper->pile)] ?? 0;
             if ($with->short() === 0 && $with->fits() && $n > 0) {
                 $choices[$this->files->words()->count('paper', 'choice-also', $n, ['name' => $stock->name])] = $n;

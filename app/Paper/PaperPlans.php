@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace App\Paper;
 
 use App\Support\LibraryFiles;
+use Cathedra\Core\Cutting\Prefer;
+use Cathedra\Core\Cutting\Verdict;
 use Cathedra\Core\Paper\LessonPaper;
 use Cathedra\Core\Paper\ModelPaper;
-use Cathedra\Core\Paper\Prefer;
 use Cathedra\Core\Paper\Stock;
 use Illuminate\Contracts\Cache\Repository;
 
@@ -36,16 +37,20 @@ final class PaperPlans
         array $models,
         float $kerf,
         Prefer $prefer = Prefer::Least,
-        float $seconds = 2.0,
+        ?Work $work = null,
     ): LessonPaper {
-        $key =
-            'paper:'.
-            hash('xxh128', serialize([$this->files->engineVersion(), $pile, $models, $kerf, $prefer, $seconds]));
+        $work ??= Work::lesson();
+        $question = serialize([$this->files->engineVersion(), $pile, $models, $kerf, $prefer, $work->steps()]);
+        $key = 'paper:'.hash('xxh128', $question);
         if (! isset($this->known[$key])) {
             $kept = $this->cache->get($key);
-            $this->known[$key] =
-                $kept instanceof LessonPaper ? $kept : LessonPaper::for($pile, $models, $kerf, $prefer, $seconds);
-            $kept instanceof LessonPaper || $this->cache->put($key, $this->known[$key], self::KEEP_SECONDS);
+            $this->known[$key] = $kept instanceof LessonPaper
+                ? $kept
+                : LessonPaper::for($pile, $models, $kerf, $prefer, $work->budget(...));
+            // An answer that the clock cut short is good for now, but not kept.
+            if (! $kept instanceof LessonPaper && $this->known[$key]->plan?->verdict !== Verdict::CutShort) {
+                $this->cache->put($key, $this->known[$key], self::KEEP_SECONDS);
+            }
         }
 
         return $this->known[$key];

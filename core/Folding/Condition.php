@@ -29,9 +29,11 @@ final readonly class Condition
     {
         $keys = [];
         foreach ($ordered as [$i, $j]) {
-            $key = LayerOrder::key($faceCount, $i, $j);
             if ($i > $j) {
                 $sum ^= 1;
+                $key = $j * $faceCount + $i;
+            } else {
+                $key = $i * $faceCount + $j;
             }
             if (isset($keys[$key])) {
                 unset($keys[$key]);

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Cathedra\Core\Folding;
 
 use Cathedra\Core\Geometry\Box;
-use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
 use Cathedra\Core\Geometry\Tolerance;
@@ -22,6 +21,9 @@ final class Conditions
     private array $list = [];
 
     private readonly int $n;
+
+    /** @var array<int, Point> centres of faces, as they are asked for */
+    private array $middles = [];
 
     /** @var list<array{edge: Edge, p: Point, q: Point, box: Box}> */
     private array $creases = [];
@@ -83,21 +85,16 @@ final class Conditions
     /** A face whose inside is crossed by a crease lies above both its faces or below both. */
     private function coveredCreases(): void
     {
-        $boxes = array_map(static fn (Polygon $p): Box => $p->box(), $this->polygons);
+        $with = $this->overlaps->neighbours();
+        $margin = $this->tolerance->length * 10;
         foreach ($this->creases as ['edge' => $edge, 'p' => $p, 'q' => $q, 'box' => $box]) {
             [$f, $g] = $edge->faces;
-            foreach ($this->polygons as $h => $polygon) {
-                if (
-                    $h === $f ||
-                    $h === $g ||
-                    ! $this->overlaps->has($h, $f) ||
-                    ! $this->overlaps->has($h, $g) ||
-                    ! $boxes[$h]->overlaps($box, -$this->tolerance->length)
-                ) {
+            foreach (array_intersect_key($with[$f], $with[$g]) as $h => $_) {
+                if (! $this->overlaps->boxes[$h]->overlaps($box, -$this->tolerance->length)) {
                     continue;
                 }
-                $span = $polygon->spanInside($p, $q, $this->tolerance->length * 10);
-                if ($span !== null && ($span[1] - $span[0]) * $p->distanceTo($q) > $this->tolerance->length * 10) {
+                $span = $this->polygons[$h]->spanInside($p, $q, $margin);
+                if ($span !== null && ($span[1] - $span[0]) * $p->distanceTo($q) > $margin) {
                     $this->add(
                         [[$h, $f], [$h, $g]],
                         0,
@@ -109,61 +106,54 @@ final class Conditions
         }
     }
 
-    /** Two creases lying on one another do not interleave. */
+    /**
+     * Two creases lying on one another do not interleave. Which lie on one line is asked in plain numbers first: it is
+     * asked
+     * of every two creases, and nearly none do.
+     */
     private function stackedCreases(): void
     {
+        $near = 4 * $this->tolerance->length;
         $count = count($this->creases);
         for ($s = 0; $s < $count; $s++) {
+            ['p' => $p, 'q' => $q, 'box' => $box] = $this->creases[$s];
+            $length = $p->distanceTo($q);
+            if ($length < 1e-12) {
+                continue;
+            }
+            [$x, $y, $ux, $uy] = [$p->x, $p->y, ($q->x - $p->x) / $length, ($q->y - $p->y) / $length];
             for ($t = $s + 1; $t < $count; $t++) {
-                if ($this->creases[$s]['box']->overlaps($this->creases[$t]['box'], -$this->tolerance->length)) {
-                    $place = $this->commonStretch($this->creases[$s], $this->creases[$t]);
-                    if ($place !== null) {
-                        $this->stacked(
-                            $this->creases[$s]['edge'],
-                            $this->creases[$t]['edge'],
-                            $place,
-                            $this->creases[$s],
-                        );
-                    }
+                $that = $this->creases[$t];
+                $a = $that['p'];
+                $b = $that['q'];
+                if (
+                    abs($ux * ($a->y - $y) - $uy * ($a->x - $x)) > $near ||
+                    abs($ux * ($b->y - $y) - $uy * ($b->x - $x)) > $near ||
+                    ! $box->overlaps($that['box'], -$this->tolerance->length)
+                ) {
+                    continue;
+                }
+                $u = $ux * ($a->x - $x) + $uy * ($a->y - $y);
+                $v = $ux * ($b->x - $x) + $uy * ($b->y - $y);
+                $from = max(0.0, min($u, $v));
+                $to = min($length, max($u, $v));
+                if ($to - $from > 10 * $this->tolerance->length) {
+                    $middle = ($from + $to) / 2;
+                    $place = new Point($x + $ux * $middle, $y + $uy * $middle);
+                    $this->stacked($this->creases[$s]['edge'], $that['edge'], $place, [$x, $y, $ux, $uy]);
                 }
             }
         }
     }
 
-    /**
-     * @param  array{edge: Edge, p: Point, q: Point, box: Box}  $s
-     * @param  array{edge: Edge, p: Point, q: Point, box: Box}  $t
-     * @return Point|null the middle of the stretch on which both lie
-     */
-    private function commonStretch(array $s, array $t): ?Point
+    /** @param  array{float, float, float, float}  $line  a point and the direction of the line on which both lie */
+    private function stacked(Edge $first, Edge $second, Point $place, array $line): void
     {
-        $line = Line::through($s['p'], $s['q']);
-        if (
-            $line === null ||
-            abs($line->distanceTo($t['p'])) > 4 * $this->tolerance->length ||
-            abs($line->distanceTo($t['q'])) > 4 * $this->tolerance->length
-        ) {
-            return null;
-        }
-        $along = $s['q']->minus($s['p'])->unit();
-        $length = $s['p']->distanceTo($s['q']);
-        $u = $t['p']->minus($s['p'])->dot($along);
-        $v = $t['q']->minus($s['p'])->dot($along);
-        $from = max(0.0, min($u, $v));
-        $to = min($length, max($u, $v));
-
-        return $to - $from > 10 * $this->tolerance->length ? $s['p']->plus($along->times(($from + $to) / 2)) : null;
-    }
-
-    /** @param  array{edge: Edge, p: Point, q: Point, box: Box}  $at the first crease, which gives the line */
-    private function stacked(Edge $first, Edge $second, Point $place, array $at): void
-    {
-        $line = Line::through($at['p'], $at['q']) ?? throw new \LogicException('A crease has length.');
-        [$i, $j] = $this->bySide($first, $line);
-        [$k, $l] = $this->bySide($second, $line);
         if (array_intersect($first->faces, $second->faces) !== []) {
             return;
         }
+        [$i, $j] = $this->bySide($first, $line);
+        [$k, $l] = $this->bySide($second, $line);
         $what = 'two creases that lie on one another would interleave';
         $firstFolded = $first->assignment->isFolded();
         $secondFolded = $second->assignment->isFolded();
@@ -181,27 +171,34 @@ final class Conditions
     }
 
     /**
-     * The crease's faces, the one on the positive side of the line first.
+     * The crease's faces, the one on the left of the line first.
      *
+     * @param  array{float, float, float, float}  $line
      * @return array{int, int}
      */
-    private function bySide(Edge $edge, Line $line): array
+    private function bySide(Edge $edge, array $line): array
     {
         [$f, $g] = $edge->faces;
 
         return $this->side($f, $line) ? [$f, $g] : [$g, $f];
     }
 
-    private function side(int $face, Line $line): bool
+    /** @param  array{float, float, float, float}  $line */
+    private function side(int $face, array $line): bool
     {
-        return $line->distanceTo($this->polygons[$face]->centroid()) > 0;
+        [$x, $y, $ux, $uy] = $line;
+        $middle = $this->middles[$face] ??= $this->polygons[$face]->centroid();
+
+        return $ux * ($middle->y - $y) - $uy * ($middle->x - $x) > 0;
     }
 
     /** @param  list<array{int, int}>  $ordered */
     private function add(array $ordered, int $sum, string $what, Point $place): void
     {
+        $common = $this->overlaps->common;
+        $n = $this->n;
         foreach ($ordered as [$i, $j]) {
-            if (! $this->overlaps->has($i, $j)) {
+            if (! isset($common[$i < $j ? $i * $n + $j : $j * $n + $i])) {
                 return;
             }
         }

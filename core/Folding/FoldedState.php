@@ -41,7 +41,7 @@ final readonly class FoldedState
     ) {
         $this->tolerance = $sheet->tolerance();
         $this->frontUp = array_map(static fn (Isometry $p): bool => $p->keepsOrientation(), $placements);
-        $this->polygons = array_map(
+        $this->polygons = $overlaps->polygons ?? array_map(
             static fn (int $f): Polygon => $pattern->polygon($f)->placed($placements[$f]),
             array_keys($pattern->faces),
         );
@@ -58,6 +58,9 @@ final readonly class FoldedState
 
     /**
      * @param  list<Isometry>  $placements
+     * @param  list<Condition>|null  $conditions  those of this very pattern, where the fold has drawn them up already;
+     *     null:
+     *     they are drawn up here. Whether the order meets them is checked either way
      *
      * @throws CannotFold when paper could not lie like this
      */
@@ -68,9 +71,10 @@ final readonly class FoldedState
         LayerOrder $order,
         float $removedArea = 0.0,
         ?Overlaps $overlaps = null,
+        ?array $conditions = null,
     ): self {
         $state = new self($sheet, $pattern, $placements, $order, $removedArea, $overlaps);
-        Invariants::check($state);
+        Invariants::check($state, $conditions);
 
         return $state;
     }
@@ -142,7 +146,14 @@ final readonly class FoldedState
     {
         $placements = array_map(static fn (Isometry $p): Isometry => $p->then($by), $this->placements);
 
-        return new self($this->sheet, $this->pattern, $placements, $order, $this->removedArea);
+        return new self(
+            $this->sheet,
+            $this->pattern,
+            $placements,
+            $order,
+            $this->removedArea,
+            $this->overlaps->moved($by),
+        );
     }
 
     private static function upright(float $x): Line

@@ -19,14 +19,18 @@ final readonly class Invariants
     {
     }
 
-    /** @throws CannotFold naming the first invariant that fails and where */
-    public static function check(FoldedState $state): void
+    /**
+     * @param  list<Condition>|null  $conditions  of this pattern, where they are known already; null: drawn up here
+     *
+     * @throws CannotFold naming the first invariant that fails and where
+     */
+    public static function check(FoldedState $state, ?array $conditions = null): void
     {
         $self = new self($state);
         $self->area();
         $self->edges();
         Vertices::check($state->pattern);
-        $self->order();
+        $self->order($conditions ?? self::conditions($state));
     }
 
     private function area(): void
@@ -77,7 +81,8 @@ final readonly class Invariants
         }
     }
 
-    private function order(): void
+    /** @param  list<Condition>  $conditions */
+    private function order(array $conditions): void
     {
         $bits = $this->state->order->bits();
         foreach (array_keys($this->state->overlaps->common) as $key) {
@@ -88,7 +93,7 @@ final readonly class Invariants
         if (count($bits) !== count($this->state->overlaps->common)) {
             throw CannotFold::because('An order is given for layers that do not lie over one another.');
         }
-        foreach (self::conditions($this->state) as $condition) {
+        foreach ($conditions as $condition) {
             if (! $condition->holdsFor($bits)) {
                 throw CannotFold::collides($condition->what, $condition->place);
             }

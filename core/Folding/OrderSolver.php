@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Folding;
 
+use Cathedra\Core\Budget;
+
 /**
  * Finds a layer order that meets all conditions: first elimination over GF(2) (a contradiction there means the fold is
  * impossible, and its row names the place), then preferences in the order given, propagating the linear rows and
@@ -12,9 +14,10 @@ namespace Cathedra\Core\Folding;
 final class OrderSolver
 {
     /**
-     * Choices tried before giving up: far above what beginners' models need (tens), low enough to end within a second.
+     * Rows and triples looked at before giving up: some 15 times what the hardest model of the library needs, about a
+     * second.
      */
-    private const MAX_CHOICES = 20000;
+    public const MAX_LOOKS = 1_000_000;
 
     /** @var array<int, list<int>> rows by the unknowns in them */
     private array $rowsOf = [];
@@ -37,22 +40,26 @@ final class OrderSolver
     /** @var array<int, true> triples that are there */
     private array $known = [];
 
-    private int $choices = 0;
-
-    private function __construct(private readonly BitClasses $classes)
+    private function __construct(private readonly BitClasses $classes, private readonly Budget $budget)
     {
     }
 
     /**
      * @param  list<Condition>  $conditions
      * @param  array<int, bool>  $preferred  by pair key, the most wanted first; followed where the conditions allow
+     * @param  Budget|null  $budget  in rows and triples looked at; null: MAX_LOOKS
      * @return array<int, bool> a bit for every overlapping pair
      *
-     * @throws CannotFold when no order exists
+     * @throws CannotFold when no order exists, or none was found with the work allowed
      */
-    public static function solve(int $faceCount, Overlaps $overlaps, array $conditions, array $preferred): array
-    {
-        $self = new self(BitClasses::from($conditions));
+    public static function solve(
+        int $faceCount,
+        Overlaps $overlaps,
+        array $conditions,
+        array $preferred,
+        ?Budget $budget = null,
+    ): array {
+        $self = new self(BitClasses::from($conditions), $budget ?? Budget::steps(self::MAX_LOOKS));
         foreach ($self->classes->rows() as $row) {
             $self->addRow($row['unknowns'], $row['sum']);
         }
@@ -60,12 +67,13 @@ final class OrderSolver
         foreach (array_keys($overlaps->common) as $key) {
             $class[$key] = self::literal($self->classes->of($key));
         }
-        foreach ($overlaps->triples() as [$i, $j, $k]) {
-            $self->addTriple(
-                $class[$i * $faceCount + $j],
-                $class[$j * $faceCount + $k],
-                $class[$i * $faceCount + $k] ^ 1,
-            );
+        $triple = static fn (int $i, int $j, int $k): int => ($class[$i * $faceCount + $j] << 36) |
+            ($class[$j * $faceCount + $k] << 18) |
+            ($class[$i * $faceCount + $k] ^ 1);
+        // Equal triples come in masses, since the layers of a flap move together; each is looked at and kept once.
+        $isNew = static fn (int $i, int $j, int $k): bool => ! isset($self->known[$triple($i, $j, $k)]);
+        foreach ($overlaps->triples($isNew) as [$i, $j, $k]) {
+            $self->addTriple($triple($i, $j, $k));
         }
         $keys = array_keys($overlaps->common);
 
@@ -92,16 +100,11 @@ final class OrderSolver
         return ($of[0] + 1) * 2 + ($of[1] ? 1 : 0);
     }
 
-    /** Equal triples come in masses, since the layers of a flap move together; each is kept once. */
-    private function addTriple(int $ij, int $jk, int $ki): void
+    private function addTriple(int $triple): void
     {
-        $triple = ($ij << 36) | ($jk << 18) | $ki;
-        if (isset($this->known[$triple])) {
-            return;
-        }
         $this->known[$triple] = true;
         $this->triples[] = $triple;
-        foreach ([$ij, $jk, $ki] as $literal) {
+        foreach ([$triple >> 36, ($triple >> 18) & 0x3FFFF, $triple & 0x3FFFF] as $literal) {
             $this->triplesOf[($literal >> 1) - 1][] = $triple;
         }
     }
@@ -124,8 +127,8 @@ final class OrderSolver
         }
         if (! $this->search(array_keys($wishes), array_values($wishes), 0)) {
             throw CannotFold::because(
-                $this->choices >= self::MAX_CHOICES
-                    ? 'No order of the layers was found in the time given; the fold has too many loose layers at '
+                $this->budget->isOver()
+                    ? 'No order of the layers was found with the work allowed; the fold has too many loose layers at '
                         .'once. Fold it in smaller steps.'
                     : 'No order of the layers keeps paper from passing through paper.',
             );
@@ -152,7 +155,7 @@ final class OrderSolver
             return true;
         }
         foreach ([$wishes[$at], ! $wishes[$at]] as $bit) {
-            if (++$this->choices > self::MAX_CHOICES) {
+            if ($this->budget->isOver()) {
                 return false;
             }
             $trail = [];
@@ -186,6 +189,10 @@ final class OrderSolver
             }
             $this->value[$u] = $b;
             $trail[] = $u;
+            $looks = count($this->rowsOf[$u] ?? []) + count($this->triplesOf[$u] ?? []);
+            if (! $this->budget->spend($looks)) {
+                return false;
+            }
             foreach ($this->rowsOf[$u] ?? [] as $row) {
                 if (! $this->settleRow($row, $queue)) {
                     return false;

@@ -82,30 +82,32 @@ final readonly class Outline
         $snap = $state->tolerance->length * 100;
         $pieces = [];
         foreach ($segments as $i => [$a, $b]) {
-            $along = $b->minus($a);
-            $length = $along->length();
-            $line = Line::through($a, $b);
-            if ($line === null) {
+            $length = $a->distanceTo($b);
+            if ($length < 1e-12) {
                 continue;
             }
+            // In plain numbers: every edge is asked against every other.
+            [$x, $y, $ux, $uy] = [$a->x, $a->y, ($b->x - $a->x) / $length, ($b->y - $a->y) / $length];
             $cuts = [0.0, $length];
             foreach ($segments as $j => [$c, $d]) {
                 if ($i === $j) {
                     continue;
                 }
-                $dc = $line->distanceTo($c);
-                $dd = $line->distanceTo($d);
-                foreach ([[$c, $dc], [$d, $dd]] as [$end, $distance]) {
-                    if (abs($distance) <= $snap) {
-                        $cuts[] = $end->minus($a)->dot($along) / $length;
-                    }
+                $dc = $ux * ($c->y - $y) - $uy * ($c->x - $x);
+                $dd = $ux * ($d->y - $y) - $uy * ($d->x - $x);
+                if (($dc > $snap && $dd > $snap) || ($dc < -$snap && $dd < -$snap)) {
+                    continue;
+                }
+                $tc = $ux * ($c->x - $x) + $uy * ($c->y - $y);
+                $td = $ux * ($d->x - $x) + $uy * ($d->y - $y);
+                if (abs($dc) <= $snap) {
+                    $cuts[] = $tc;
+                }
+                if (abs($dd) <= $snap) {
+                    $cuts[] = $td;
                 }
                 if (min($dc, $dd) < -$snap && max($dc, $dd) > $snap) {
-                    $cuts[] =
-                        $c
-                            ->toward($d, $dc / ($dc - $dd))
-                            ->minus($a)
-                            ->dot($along) / $length;
+                    $cuts[] = $tc + ($td - $tc) * ($dc / ($dc - $dd));
                 }
             }
             sort($cuts);

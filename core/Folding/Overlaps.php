@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cathedra\Core\Folding;
 
 use Cathedra\Core\Geometry\Box;
+use Cathedra\Core\Geometry\Isometry;
 use Cathedra\Core\Geometry\Polygon;
 use Cathedra\Core\Geometry\Tolerance;
 
@@ -19,8 +20,8 @@ final readonly class Overlaps
     private function __construct(
         private int $faceCount,
         public array $common,
-        private array $polygons,
-        private array $boxes,
+        public array $polygons,
+        public array $boxes,
         private Tolerance $tolerance,
     ) {
     }
@@ -46,6 +47,16 @@ final readonly class Overlaps
         return new self($n, $common, $polygons, $boxes, $tolerance);
     }
 
+    /** The same faces moved together: what they cover in common moves along. */
+    public function moved(Isometry $by): self
+    {
+        $place = static fn (Polygon $p): Polygon => $p->placed($by);
+        $polygons = array_map($place, $this->polygons);
+        $boxes = array_map(static fn (Polygon $p): Box => $p->box(), $polygons);
+
+        return new self($this->faceCount, array_map($place, $this->common), $polygons, $boxes, $this->tolerance);
+    }
+
     public function has(int $i, int $j): bool
     {
         return isset($this->common[LayerOrder::key($this->faceCount, $i, $j)]);
@@ -59,28 +70,40 @@ final readonly class Overlaps
         return $pair !== null && $pair->intersection($this->polygons[$k])->area() > $this->tolerance->area;
     }
 
+    /** @return list<array<int, true>> for each face those it overlaps, as keys */
+    public function neighbours(): array
+    {
+        $with = array_fill(0, $this->faceCount, []);
+        foreach (array_keys($this->common) as $key) {
+            [$i, $j] = [intdiv($key, $this->faceCount), $key % $this->faceCount];
+            $with[$i][$j] = true;
+            $with[$j][$i] = true;
+        }
+
+        return $with;
+    }
+
     /** Whether more than $limit threes of faces overlap in pairs; cheap, and nearly the number of triples(). */
     public function crowded(int $limit): bool
     {
         $above = $this->above();
         foreach (array_keys($this->common) as $key) {
             [$i, $j] = [intdiv($key, $this->faceCount), $key % $this->faceCount];
-            foreach ($above[$j] as $k) {
-                if (isset($this->common[$i * $this->faceCount + $k]) && --$limit < 0) {
-                    return true;
-                }
+            $limit -= count(array_intersect_key($above[$i], $above[$j]));
+            if ($limit < 0) {
+                return true;
             }
         }
 
         return false;
     }
 
-    /** @return list<list<int>> for each face those with a larger number that it overlaps */
+    /** @return list<array<int, true>> for each face those with a larger number that it overlaps, as keys */
     private function above(): array
     {
         $above = array_fill(0, $this->faceCount, []);
         foreach (array_keys($this->common) as $key) {
-            $above[intdiv($key, $this->faceCount)][] = $key % $this->faceCount;
+            $above[intdiv($key, $this->faceCount)][$key % $this->faceCount] = true;
         }
 
         return $above;
@@ -89,20 +112,27 @@ final readonly class Overlaps
     /**
      * Threes of faces with a common area: there the order must not run in a ring.
      *
+     * @param  (callable(int, int, int): bool)|null  $matters  asked first, since it is cheaper than geometry; null: all
+     *     do
      * @return \Generator<array{int, int, int}> ascending face numbers
      */
-    public function triples(): \Generator
+    public function triples(?callable $matters = null): \Generator
     {
         $above = $this->above();
+        $margin = 10 * $this->tolerance->length;
         foreach ($this->common as $key => $shared) {
             [$i, $j] = [intdiv($key, $this->faceCount), $key % $this->faceCount];
+            $third = array_intersect_key($above[$i], $above[$j]);
+            if ($third === []) {
+                continue;
+            }
             $box = $shared->box();
             $middle = $shared->centroid();
-            foreach ($above[$j] as $k) {
+            foreach ($third as $k => $_) {
                 if (
-                    $this->has($i, $k) &&
+                    ($matters === null || $matters($i, $j, $k)) &&
                     $box->overlaps($this->boxes[$k], $this->tolerance->length) &&
-                    ($this->polygons[$k]->contains($middle, 10 * $this->tolerance->length) ||
+                    ($this->polygons[$k]->contains($middle, $margin) ||
                         $shared->intersection($this->polygons[$k])->area() > $this->tolerance->area)
                 ) {
                     yield [$i, $j, $k];

@@ -13,8 +13,8 @@ final readonly class Restack
     /** Faces; far above what a model for beginners has, and what keeps an imported pattern within a second or two. */
     public const MAX_FACES = 260;
 
-    /** Threes of faces over one another: some 130 layers, a few seconds; the crane has 6,400. */
-    private const MAX_TRIPLES = 360_000;
+    /** Threes of faces over one another: some 97 layers, below two seconds; the crane has 6,400. */
+    public const MAX_TRIPLES = 150_000;
 
     /**
      * @param  list<Isometry>  $placements  of the faces of $pattern
@@ -54,6 +54,8 @@ final readonly class Restack
         $frontUp = array_map(static fn (Isometry $p): bool => $p->keepsOrientation(), $placements);
         $corner = static fn (int $face, int $vertex) => $placements[$face]->of($pattern->vertices[$vertex]);
         $conditions = Conditions::of($pattern, $polygons, $corner, $frontUp, $overlaps, $state->tolerance, $open);
+        // An edge that may bend either way is assigned as the order turns out, so its mountain or valley always agrees.
+        $known = $conditions;
         $preferred = [];
         foreach ($overlaps->common as $key => $shared) {
             [$i, $j] = [intdiv($key, $n), $key % $n];
@@ -79,6 +81,7 @@ final readonly class Restack
             $order,
             $state->removedArea,
             $overlaps,
+            $known,
         );
     }
 

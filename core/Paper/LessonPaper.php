@@ -4,6 +4,14 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Paper;
 
+use Cathedra\Core\Budget;
+use Cathedra\Core\Cutting\CutPlanner;
+use Cathedra\Core\Cutting\CutRequest;
+use Cathedra\Core\Cutting\LargestSquare;
+use Cathedra\Core\Cutting\Plan;
+use Cathedra\Core\Cutting\Prefer;
+use Closure;
+
 /**
  * All paper a lesson takes: for every learner, every spare and the lead's own practice each piece of each model, from a
  * pile
@@ -13,14 +21,17 @@ namespace Cathedra\Core\Paper;
  * of the
  * squares), and what is missing is counted. Lengths in mm.
  *
- * @phpstan-import-type Plan from CutPlanner
- *
  * @phpstan-type Piece array{model: int, title: string, side: float, count: int, uncut: bool}
  */
 final readonly class LessonPaper
 {
     /** Smallest share of the wanted squares that is offered when paper is short. */
     private const LEAST_SHARE = 0.4;
+
+    /** Work allowed for each plan, and for each of the many that are tried for smaller squares. */
+    private const STEPS = 2 * CutPlanner::STEPS_A_SECOND;
+
+    private const QUICK_STEPS = 3 * CutPlanner::STEPS_A_SECOND / 10;
 
     /**
      * @param  non-empty-list<Stock>  $pile
@@ -40,7 +51,7 @@ final readonly class LessonPaper
         public array $sides,
         public array $pieces,
         public array $uncut,
-        public ?array $plan,
+        public ?Plan $plan,
         public array $takes,
         public array $short,
         public ?float $smaller,
@@ -50,7 +61,7 @@ final readonly class LessonPaper
     /**
      * @param  non-empty-list<Stock>  $pile  the first is the one that sides come from
      * @param  list<ModelPaper>  $models
-     * @param  float  $seconds  of searching at most, for each plan that is tried
+     * @param  (Closure(): Budget)|null  $work  gives the work allowed for each plan that is tried; null: the usual
      *
      * @throws BadPaper when a square is out of bounds
      */
@@ -59,8 +70,9 @@ final readonly class LessonPaper
         array $models,
         float $kerf,
         Prefer $prefer = Prefer::Least,
-        float $seconds = 2.0,
+        ?Closure $work = null,
     ): self {
+        $work ??= static fn (): Budget => Budget::steps(self::STEPS);
         $sides = [];
         $pieces = [];
         $uncut = [];
@@ -86,14 +98,13 @@ final readonly class LessonPaper
         }
         self::check($pieces);
         $cut = array_values(array_filter($pieces, static fn (array $p): bool => ! $p['uncut']));
-        $plan = $cut === [] ? null : self::plan($left, $pile, $cut, 1.0, $kerf, $prefer, $seconds);
+        $plan = $cut === [] ? null : self::plan($left, $pile, $cut, $kerf, $prefer, $work);
         $takes = array_fill(0, count($pile), 0);
         foreach ($uncut as ['stock' => $stock, 'sheets' => $sheets]) {
             $takes[$stock] += $sheets;
         }
-        $names = array_flip(array_map(static fn (Stock $s): string => $s->name, $pile));
-        foreach ($plan['sheets'] ?? [] as ['stock' => $name, 'times' => $times]) {
-            $takes[$names[$name]] += $times;
+        foreach ($plan->sheets ?? [] as $sheet) {
+            $takes[$sheet->stock] += $sheet->times;
         }
         $short = array_map(
             static fn (Stock $s, int $n): int => $s->count === null ? 0 : max(0, $n - $s->count),
@@ -111,20 +122,26 @@ final readonly class LessonPaper
      */
     public function stocksOf(int $model): array
     {
-        $names = array_flip(array_map(static fn (Stock $s): string => $s->name, $this->pile));
         $found = [];
         foreach ($this->uncut as ['model' => $m, 'stock' => $stock]) {
             $m === $model && ($found[] = $stock);
         }
-        foreach ($found === [] ? $this->plan['sheets'] ?? [] : [] as ['stock' => $name, 'squares' => $squares]) {
-            $own = fn (array $s): bool => abs($s['side_mm'] - $this->sides[$model]) < 1e-6;
-            if (array_filter($squares, $own) !== []) {
-                $found[] = $names[$name];
-            }
+        $size = $found === [] ? $this->sizeOf($model) : null;
+        foreach ($this->plan->sheets ?? [] as $sheet) {
+            $size !== null && $sheet->gives($size) && ($found[] = $sheet->stock);
         }
         sort($found);
 
         return array_values(array_unique($found)) ?: [0];
+    }
+
+    /** The size of a model's own square among those of the plan; its first piece is the square itself. */
+    private function sizeOf(int $model): ?int
+    {
+        $cut = array_values(array_filter($this->pieces, static fn (array $p): bool => ! $p['uncut']));
+        $at = array_search($model, array_column($cut, 'model'), true);
+
+        return $at === false ? null : $this->plan?->request->sizeOf($at);
     }
 
     public function short(): int
@@ -140,13 +157,16 @@ final readonly class LessonPaper
     /** Whether there is a stock in the pile for every square. */
     public function fits(): bool
     {
-        return $this->plan === null || $this->plan['feasible'];
+        return $this->plan === null || $this->plan->isFeasible();
     }
 
     /** The largest square that fits on none of the pile; null when all fit. */
     public function tooBig(): ?float
     {
-        return $this->fits() ? null : max([0.0, ...array_column($this->plan['unmet'] ?? [], 'side_mm')]);
+        $sizes = $this->plan?->request->sizes() ?? [];
+        $unmet = array_keys($this->plan->unmet ?? []);
+
+        return $this->fits() ? null : max([0.0, ...array_map(static fn (int $i): float => $sizes[$i]['side'], $unmet)]);
     }
 
     /**
@@ -192,27 +212,26 @@ final readonly class LessonPaper
      * From the pile if it does; else with plenty of the first stock, else with plenty of all.
      *
      * @param  array<int, Stock>  $left
-     * @param  list<Stock>  $pile
+     * @param  non-empty-list<Stock>  $pile
      * @param  list<Piece>  $cut
-     * @return Plan
+     * @param  Closure(): Budget  $work
      */
     private static function plan(
         array $left,
         array $pile,
         array $cut,
-        float $share,
         float $kerf,
         Prefer $prefer,
-        float $seconds,
-    ): array {
-        $need = array_map(static fn (array $p): array => ['side' => $p['side'] * $share, 'count' => $p['count']], $cut);
-        $plan = CutPlanner::plan(new CutRequest(array_values($left), $need, $kerf, 0.0, $prefer), $seconds);
-        foreach (
-            [[$pile[0]->plenty()] + $left, array_map(static fn (Stock $s): Stock => $s->plenty(), $left)] as $more
-        ) {
-            $plan = $plan['feasible']
-                ? $plan
-                : CutPlanner::plan(new CutRequest(array_values($more), $need, $kerf, 0.0, $prefer), $seconds);
+        Closure $work,
+    ): Plan {
+        $need = array_map(static fn (array $p): array => ['side' => $p['side'], 'count' => $p['count']], $cut);
+        $of = static fn (array $pile): CutRequest => new CutRequest(array_values($pile), $need, $kerf, 0.0, $prefer);
+        $plan = CutPlanner::plan($of($left), $work());
+        if (! $plan->isFeasible()) {
+            $plan = CutPlanner::plan($of(array_replace($left, [0 => $pile[0]->plenty()])), $work());
+        }
+        if (! $plan->isFeasible()) {
+            $plan = CutPlanner::plan($of(array_map(static fn (Stock $s): Stock => $s->plenty(), $left)), $work());
         }
 
         return $plan;
@@ -251,8 +270,8 @@ final readonly class LessonPaper
                 0.0,
                 $prefer,
             ),
-            0.3,
-        )['feasible'];
+            Budget::steps(self::QUICK_STEPS),
+        )->isFeasible();
         if (! $does($enough)) {
             return null;
         }

@@ -69,13 +69,20 @@ final class DoorsTest extends TestCase
         $lead = $this->lead();
         $this->signIn($lead->email)->assertOk();
         $this->getJson('/api/me')->assertOk();
-        $change = fn (string $current, string $new) => $this->putJson('/api/me/password', ['current' => $current, 'password' => $new]);
+        $change = fn (string $current, string $new) => $this->putJson('/api/me/password', [
+            'current' => $current,
+            'password' => $new,
+        ]);
         $change('wrong', 'a new long password')->assertStatus(422)->assertJsonPath('errors.0.pointer', '/current');
         $change('fold-the-corner', 'short')->assertStatus(422)->assertJsonPath('errors.0.pointer', '/password');
-        $change('fold-the-corner', 'fold-the-corner')->assertStatus(422)->assertJsonPath('errors.0.pointer', '/password');
+        $change('fold-the-corner', 'fold-the-corner')
+            ->assertStatus(422)
+            ->assertJsonPath('errors.0.pointer', '/password');
         $change('fold-the-corner', 'turn-the-corner')->assertNoContent();
         $this->getJson('/api/me')->assertOk(); // this session goes on
-        User::query()->whereKey($lead->id)->update(['password' => bcrypt('changed on another device')]);
+        User::query()
+            ->whereKey($lead->id)
+            ->update(['password' => bcrypt('changed on another device')]);
         $this->app['auth']->forgetGuards();
         $this->getJson('/api/me')->assertUnauthorized();
     }
@@ -96,13 +103,29 @@ final class DoorsTest extends TestCase
         $this->actingAs($this->lead());
         foreach (['/api/ping', '/api/home', '/api/nothing', '/shelf'] as $path) {
             $answer = $this->withoutVite()->get($path);
-            self::assertStringContainsString("script-src 'self';", (string) $answer->headers->get('Content-Security-Policy'), $path);
-            self::assertSame(['DENY', 'nosniff', 'same-origin'], [
-                $answer->headers->get('X-Frame-Options'), $answer->headers->get('X-Content-Type-Options'), $answer->headers->get('Referrer-Policy'),
-            ], $path);
+            self::assertStringContainsString(
+                "script-src 'self';",
+                (string) $answer->headers->get('Content-Security-Policy'),
+                $path,
+            );
+            self::assertSame(
+                ['DENY', 'nosniff', 'same-origin'],
+                [
+                    $answer->headers->get('X-Frame-Options'),
+                    $answer->headers->get('X-Content-Type-Options'),
+                    $answer->headers->get('Referrer-Policy'),
+                ],
+                $path,
+            );
         }
-        self::assertStringContainsString('no-store', (string) $this->getJson('/api/groups')->headers->get('Cache-Control'));
-        self::assertStringNotContainsString('no-store', (string) $this->getJson('/api/models')->headers->get('Cache-Control'));
+        self::assertStringContainsString(
+            'no-store',
+            (string) $this->getJson('/api/groups')->headers->get('Cache-Control'),
+        );
+        self::assertStringNotContainsString(
+            'no-store',
+            (string) $this->getJson('/api/models')->headers->get('Cache-Control'),
+        );
     }
 
     public function testAnswersArePackedAndNotSentAgain(): void
@@ -152,6 +175,7 @@ final class DoorsTest extends TestCase
         }
     }
 
+    /** @return \Illuminate\Testing\TestResponse<\Illuminate\Http\JsonResponse> */
     private function signIn(string $email, string $password = 'fold-the-corner'): \Illuminate\Testing\TestResponse
     {
         $this->app['auth']->forgetGuards();

@@ -23,14 +23,21 @@ final class LogTest extends TestCase
             ['kind' => 'done', 'learner' => $ada, 'step' => 1],
             ['kind' => 'help', 'learner' => $bram, 'step' => 1],
         ]);
-        $first = $this->postJson("/api/lessons/{$lesson->id}/events", $deeds)->assertOk()->json();
+        $first = $this->postJson("/api/lessons/{$lesson->id}/events", $deeds)
+            ->assertOk()
+            ->json();
         self::assertSame([3, [1, 2, 3]], [$first['newest'], array_column($first['events'], 'number')]);
-        self::assertSame(['Marta', 'done', $ada], [
-            $first['events'][1]['by'], $first['events'][1]['kind'], $first['events'][1]['learner'],
-        ]);
-        $again = $this->postJson("/api/lessons/{$lesson->id}/events", ['after' => 2] + $deeds)->assertOk()->json();
+        self::assertSame(
+            ['Marta', 'done', $ada],
+            [$first['events'][1]['by'], $first['events'][1]['kind'], $first['events'][1]['learner']],
+        );
+        $again = $this->postJson("/api/lessons/{$lesson->id}/events", ['after' => 2] + $deeds)
+            ->assertOk()
+            ->json();
         self::assertSame([3, [3]], [$again['newest'], array_column($again['events'], 'number')]);
-        $this->getJson("/api/lessons/{$lesson->id}/events?after=3")->assertOk()->assertJsonPath('events', []);
+        $this->getJson("/api/lessons/{$lesson->id}/events?after=3")
+            ->assertOk()
+            ->assertJsonPath('events', []);
         self::assertSame(3, LessonEvent::query()->count());
         self::assertSame([1, 'teaching'], [$lesson->refresh()->step, $lesson->status()]);
     }
@@ -38,8 +45,13 @@ final class LogTest extends TestCase
     public function testEndingTwiceTakesPaperOnceAndAnswersTheSame(): void
     {
         [$lead, $lesson] = $this->planned();
-        $stock = $lead->organisation->stocks()->create(['name' => 'A4', 'width_mm' => 210, 'height_mm' => 297, 'count' => 30]);
-        $this->putJson("/api/lessons/{$lesson->id}", $this->lessonInput($lesson->group, ['stock_id' => $stock->id]))->assertOk();
+        $stock = $lead->organisation
+            ->stocks()
+            ->create(['name' => 'A4', 'width_mm' => 210, 'height_mm' => 297, 'count' => 30]);
+        $this->putJson(
+            "/api/lessons/{$lesson->id}",
+            $this->lessonInput($lesson->group, ['stock_id' => $stock->id]),
+        )->assertOk();
         $one = $this->endLesson($lesson->id);
         $left = $stock->refresh()->count;
         $two = $this->endLesson($lesson->id);
@@ -63,11 +75,21 @@ final class LogTest extends TestCase
         $this->send($lesson->id, ['kind' => 'done', 'learner' => $ada, 'step' => 7])->assertOk();
         $record = $this->getJson("/api/lessons/{$lesson->id}")->json('record');
         self::assertSame(1, $record['late']);
-        self::assertSame([['learner' => $ada, 'model' => 'drinking-cup', 'outcome' => 'alone', 'step' => null]], $record['offers']);
+        self::assertSame(
+            [['learner' => $ada, 'model' => 'drinking-cup', 'outcome' => 'alone', 'step' => null]],
+            $record['offers'],
+        );
         self::assertSame(['stopped', 3], [$record['finishes'][0]['outcome'], $record['finishes'][0]['step']]);
-        self::assertSame('stopped', FinishRecord::query()->where('learner_id', $ada)->sole()->outcome->value, 'not counted silently');
-        $this->send($lesson->id, ['kind' => 'corrected', 'learner' => $ada,
-            'correction' => ['model' => 'drinking-cup', 'finish' => 'alone', 'step' => null]])->assertOk();
+        self::assertSame(
+            'stopped',
+            FinishRecord::query()->where('learner_id', $ada)->sole()->outcome->value,
+            'not counted silently',
+        );
+        $this->send($lesson->id, [
+            'kind' => 'corrected',
+            'learner' => $ada,
+            'correction' => ['model' => 'drinking-cup', 'finish' => 'alone', 'step' => null],
+        ])->assertOk();
         $record = $this->getJson("/api/lessons/{$lesson->id}")->json('record');
         self::assertSame([[], 'alone'], [$record['offers'], $record['finishes'][0]['outcome']]);
         self::assertSame('alone', FinishRecord::query()->where('learner_id', $ada)->sole()->outcome->value);
@@ -77,8 +99,12 @@ final class LogTest extends TestCase
     {
         [, $lesson] = $this->planned();
         [$ada] = $lesson->learnerIds();
-        $set = fn (string $finish, string $key): array => ['kind' => 'corrected', 'learner' => $ada, 'key' => $key,
-            'correction' => ['model' => 'drinking-cup', 'finish' => $finish, 'step' => null]];
+        $set = fn (string $finish, string $key): array => [
+            'kind' => 'corrected',
+            'learner' => $ada,
+            'key' => $key,
+            'correction' => ['model' => 'drinking-cup', 'finish' => $finish, 'step' => null],
+        ];
         [$first, $second] = [(string) Str::uuid(), (string) Str::uuid()];
         $this->send($lesson->id, $set('away', $first), $set('help', $second))->assertOk();
         self::assertSame('help', FinishRecord::query()->sole()->outcome->value);
@@ -92,38 +118,100 @@ final class LogTest extends TestCase
     /** @return iterable<string, array{array<string, mixed>, string, int, string}> deed, pointer, status, words */
     public static function bad(): iterable
     {
-        yield 'a foreign learner' => [['kind' => 'done', 'learner' => 999_999, 'step' => 1], '/events/1/learner', 422, 'not in this group'];
-        yield 'a step too far' => [['kind' => 'done', 'learner' => 'ada', 'step' => 8], '/events/1/step', 422, 'it has 1 to 7'];
+        yield 'a foreign learner' => [
+            ['kind' => 'done', 'learner' => 999_999, 'step' => 1],
+            '/events/1/learner',
+            422,
+            'not in this group',
+        ];
+        yield 'a step too far' => [
+            ['kind' => 'done', 'learner' => 'ada', 'step' => 8],
+            '/events/1/step',
+            422,
+            'it has 1 to 7',
+        ];
         yield 'a move too far' => [['kind' => 'moved', 'step' => 9], '/events/1/step', 422, 'it has 0 to 8'];
         yield 'from more than an hour ahead' => [
-            ['kind' => 'moved', 'step' => 1, 'device_ms' => 4_000_000_000_000], '/events/1/device_ms', 422, 'from the future',
+            ['kind' => 'moved', 'step' => 1, 'device_ms' => 4_000_000_000_000],
+            '/events/1/device_ms',
+            422,
+            'from the future',
         ];
-        yield 'a key that is none' => [['kind' => 'moved', 'step' => 1, 'key' => 'x'], '/events/1/key', 422, 'a UUID of its own'];
-        yield 'a used key with other content' => [['kind' => 'moved', 'step' => 5, 'key' => 'used'], '/events/1/key', 409, 'used for something else'];
+        yield 'a key that is none' => [
+            ['kind' => 'moved', 'step' => 1, 'key' => 'x'],
+            '/events/1/key',
+            422,
+            'a UUID of its own',
+        ];
+        yield 'a used key with other content' => [
+            ['kind' => 'moved', 'step' => 5, 'key' => 'used'],
+            '/events/1/key',
+            409,
+            'used for something else',
+        ];
         yield 'taken back what is not there' => [
-            ['kind' => 'taken-back', 'cancels' => '00000000-0000-4000-8000-000000000001'], '/events/1/cancels', 422, 'nothing of that key',
+            ['kind' => 'taken-back', 'cancels' => '00000000-0000-4000-8000-000000000001'],
+            '/events/1/cancels',
+            422,
+            'nothing of that key',
         ];
-        yield 'taken back twice' => [['kind' => 'taken-back', 'cancels' => 'gone'], '/events/1/cancels', 422, 'taken back already'];
-        yield 'a move taken back' => [['kind' => 'taken-back', 'cancels' => 'used'], '/events/1/cancels', 422, 'cannot be taken back'];
+        yield 'taken back twice' => [
+            ['kind' => 'taken-back', 'cancels' => 'gone'],
+            '/events/1/cancels',
+            422,
+            'taken back already',
+        ];
+        yield 'a move taken back' => [
+            ['kind' => 'taken-back', 'cancels' => 'used'],
+            '/events/1/cancels',
+            422,
+            'cannot be taken back',
+        ];
         yield 'no such kind' => [['kind' => 'danced'], '/events/1/kind', 422, 'nothing that can happen'];
-        yield 'a mark without a learner' => [['kind' => 'done', 'step' => 1], '/events/1/learner', 422, 'needs "learner"'];
+        yield 'a mark without a learner' => [
+            ['kind' => 'done', 'step' => 1],
+            '/events/1/learner',
+            422,
+            'needs "learner"',
+        ];
         yield 'an end with a step' => [['kind' => 'ended', 'step' => 1], '/events/1/step', 422, 'has no "step"'];
         yield 'a stop without a step' => [
-            ['kind' => 'corrected', 'learner' => 'ada', 'correction' => ['model' => 'drinking-cup', 'finish' => 'stopped', 'step' => null]],
-            '/events/1/step', 422, 'at which step',
+            [
+                'kind' => 'corrected',
+                'learner' => 'ada',
+                'correction' => ['model' => 'drinking-cup', 'finish' => 'stopped', 'step' => null],
+            ],
+            '/events/1/step',
+            422,
+            'at which step',
         ];
         yield 'another model' => [
-            ['kind' => 'corrected', 'learner' => 'ada', 'correction' => ['model' => 'crane', 'finish' => 'alone', 'step' => null]],
-            '/events/1/correction/model', 422, 'not in this lesson',
+            [
+                'kind' => 'corrected',
+                'learner' => 'ada',
+                'correction' => ['model' => 'crane', 'finish' => 'alone', 'step' => null],
+            ],
+            '/events/1/correction/model',
+            422,
+            'not in this lesson',
         ];
-        yield 'a note as long as a book' => [['kind' => 'noted', 'text' => str_repeat('x', 401)], '/events/1/text', 422, 'at most 400'];
+        yield 'a note as long as a book' => [
+            ['kind' => 'noted', 'text' => str_repeat('x', 401)],
+            '/events/1/text',
+            422,
+            'at most 400',
+        ];
         yield 'a list for a step' => [['kind' => 'moved', 'step' => [1]], '/events/1/step', 422, 'whole number'];
     }
 
     /** @param  array<string, mixed>  $deed */
     #[DataProvider('bad')]
-    public function testABadDeedIsNamedAndNothingOfItsRequestIsKept(array $deed, string $pointer, int $status, string $words): void
-    {
+    public function testABadDeedIsNamedAndNothingOfItsRequestIsKept(
+        array $deed,
+        string $pointer,
+        int $status,
+        string $words,
+    ): void {
         [, $lesson] = $this->planned();
         [$ada] = $lesson->learnerIds();
         [$used, $gone] = [(string) Str::uuid(), (string) Str::uuid()];
@@ -133,10 +221,18 @@ final class LogTest extends TestCase
             ['kind' => 'done', 'learner' => $ada, 'step' => 1, 'key' => $gone],
             ['kind' => 'taken-back', 'cancels' => $gone],
         )->assertOk();
-        $deed = array_map(static fn (mixed $v): mixed => match ($v) {
-            'ada' => $ada, 'used' => $used, 'gone' => $gone, default => $v,
-        }, $deed);
-        $answer = $this->send($lesson->id, ['kind' => 'done', 'learner' => $ada, 'step' => 1], $deed)->assertStatus($status);
+        $deed = array_map(
+            static fn (mixed $v): mixed => match ($v) {
+                'ada' => $ada,
+                'used' => $used,
+                'gone' => $gone,
+                default => $v,
+            },
+            $deed,
+        );
+        $answer = $this->send($lesson->id, ['kind' => 'done', 'learner' => $ada, 'step' => 1], $deed)->assertStatus(
+            $status,
+        );
         self::assertSame($pointer, $answer->json('errors.0.pointer'));
         self::assertStringContainsString($words, $answer->json('errors.0.message'));
         self::assertSame(3, LessonEvent::query()->count(), 'the good deed before it was not kept either');
@@ -149,8 +245,12 @@ final class LogTest extends TestCase
         $many = static fn (int $n): array => ['after' => 0, 'events' => array_fill(0, $n, $event)];
         $began = hrtime(true);
         $this->postJson("/api/lessons/{$lesson->id}/events", $many(10_000))->assertStatus(413);
-        $this->postJson("/api/lessons/{$lesson->id}/events", $many(900))->assertStatus(422)->assertJsonPath('errors.0.pointer', '/events');
-        $this->postJson("/api/lessons/{$lesson->id}/events", $many(101))->assertStatus(422)->assertJsonPath('errors.0.pointer', '/events');
+        $this->postJson("/api/lessons/{$lesson->id}/events", $many(900))
+            ->assertStatus(422)
+            ->assertJsonPath('errors.0.pointer', '/events');
+        $this->postJson("/api/lessons/{$lesson->id}/events", $many(101))
+            ->assertStatus(422)
+            ->assertJsonPath('errors.0.pointer', '/events');
         self::assertLessThan(2e9, hrtime(true) - $began);
         self::assertSame(0, LessonEvent::query()->count());
     }
@@ -175,10 +275,14 @@ final class LogTest extends TestCase
         });
         $this->actingAs($lead->refresh());
         $queries = 0;
-        $this->getJson("/api/lessons/{$lesson->id}/events?after=1")->assertOk()->assertJsonPath('events', []);
+        $this->getJson("/api/lessons/{$lesson->id}/events?after=1")
+            ->assertOk()
+            ->assertJsonPath('events', []);
         self::assertLessThanOrEqual(2, $queries);
         $queries = 0;
-        $this->getJson("/api/lessons/{$lesson->id}/events?after=0")->assertOk()->assertJsonCount(1, 'events');
+        $this->getJson("/api/lessons/{$lesson->id}/events?after=0")
+            ->assertOk()
+            ->assertJsonCount(1, 'events');
         self::assertLessThanOrEqual(3, $queries);
     }
 
@@ -188,13 +292,16 @@ final class LogTest extends TestCase
         $other = $this->group($lead);
         $input = $this->lessonInput($lesson->group);
         $this->send($lesson->id, ['kind' => 'moved', 'step' => 1])->assertOk();
-        $this->putJson("/api/lessons/{$lesson->id}", ['group_id' => $other->id] + $input)->assertConflict()
+        $this->putJson("/api/lessons/{$lesson->id}", ['group_id' => $other->id] + $input)
+            ->assertConflict()
             ->assertJsonPath('errors.0.pointer', '/group_id');
-        $this->putJson("/api/lessons/{$lesson->id}", ['models' => [['model' => 'crane']]] + $input)->assertConflict()
+        $this->putJson("/api/lessons/{$lesson->id}", ['models' => [['model' => 'crane']]] + $input)
+            ->assertConflict()
             ->assertJsonPath('errors.0.pointer', '/models');
         $this->putJson("/api/lessons/{$lesson->id}", ['helpers' => 3] + $input)->assertOk();
         $this->endLesson($lesson->id);
-        $this->putJson("/api/lessons/{$lesson->id}", $input)->assertConflict()
+        $this->putJson("/api/lessons/{$lesson->id}", $input)
+            ->assertConflict()
             ->assertJsonPath('message', fn (string $m): bool => str_contains($m, 'has been taught'));
     }
 
@@ -202,14 +309,21 @@ final class LogTest extends TestCase
     {
         [, $lesson] = $this->planned();
         $input = $this->lessonInput($lesson->group, ['version' => 1]);
-        $this->putJson("/api/lessons/{$lesson->id}", ['starts_at' => '2026-12-01T16:00', 'ends_at' => '2026-12-01T17:00'] + $input)
-            ->assertOk()->assertJsonPath('setting.version', 2);
+        $this->putJson(
+            "/api/lessons/{$lesson->id}",
+            ['starts_at' => '2026-12-01T16:00', 'ends_at' => '2026-12-01T17:00'] + $input,
+        )
+            ->assertOk()
+            ->assertJsonPath('setting.version', 2);
         $answer = $this->putJson("/api/lessons/{$lesson->id}", ['helpers' => 2] + $input)->assertConflict();
         self::assertSame('/version', $answer->json('errors.0.pointer'));
-        self::assertSame([
-            ['field' => 'start', 'theirs' => '2026-12-01 16:00', 'yours' => '2026-11-24 16:00'],
-            ['field' => 'helpers', 'theirs' => '1', 'yours' => '2'],
-        ], $answer->json('differences'));
+        self::assertSame(
+            [
+                ['field' => 'start', 'theirs' => '2026-12-01 16:00', 'yours' => '2026-11-24 16:00'],
+                ['field' => 'helpers', 'theirs' => '1', 'yours' => '2'],
+            ],
+            $answer->json('differences'),
+        );
         self::assertSame('2026-12-01', $lesson->refresh()->starts_at->format('Y-m-d'));
         $this->putJson("/api/lessons/{$lesson->id}", ['helpers' => 2, 'version' => 2] + $input)->assertOk();
     }

@@ -61,12 +61,10 @@ const choose = (route: string, way: string) => {
             >
           </p>
           <p class="rule">
-            <b>{{ t('shelf.teaches') }}</b
-            ><br /><span class="quiet">{{ s.folds.join(', ') }}</span>
+            <b>{{ t('shelf.teaches') }}</b><br /><span class="quiet">{{ s.folds.join(', ') }}</span>
           </p>
           <p class="rule">
-            <b>{{ t('shelf.needs') }}</b
-            ><br />
+            <b>{{ t('shelf.needs') }}</b><br />
             <span v-for="need in model.data.value.needs" :key="need.kind" class="need"
               >{{ need.name
               }}<RouterLink
@@ -216,7 +214,8 @@ h1 { font-size: 2.8rem; font-weight: 800; }
 .route input { width: 20px; height: 20px; accent-color: var(--tide-deep); vertical-align: -4px; margin-right: 6px; }
 .steps { display: flex; flex-wrap: wrap; box-shadow: var(--shadow); }
 .steps li {
-  flex: 1 1 236px; min-width: 0; padding: 18px; background: linear-gradient(90deg, #fdfcf8 60%, #ebe9df); display: flex; flex-direction: column;
+  flex: 1 1 236px; min-width: 0; padding: 18px; display: flex; flex-direction: column;
+  background: linear-gradient(90deg, #fdfcf8 60%, #ebe9df);
   gap: 4px; scroll-margin-top: 12px;
 }
 .steps li:nth-child(even) { background: linear-gradient(90deg, #e3e1d7, #f7f5ee 60%); }

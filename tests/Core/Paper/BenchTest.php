@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Core\Paper;
 
+use Cathedra\Core\Cutting\LargestSquare;
+use Cathedra\Core\Cutting\SquareGrid;
 use Cathedra\Core\Paper\BadPaper;
 use Cathedra\Core\Paper\DisplayString;
-use Cathedra\Core\Paper\LargestSquare;
 use Cathedra\Core\Paper\Length;
 use Cathedra\Core\Paper\Preparation;
 use Cathedra\Core\Paper\SquareCheck;
-use Cathedra\Core\Paper\SquareGrid;
 use Cathedra\Core\Paper\Stock;
 use Cathedra\Core\Paper\WillItFold;
 use PHPUnit\Framework\Attributes\DataProvider;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core\Paper;
 
+use Cathedra\Core\Cutting\Prefer;
 use Cathedra\Core\Paper\LessonPaper;
 use Cathedra\Core\Paper\ModelPaper;
-use Cathedra\Core\Paper\Prefer;
 use Cathedra\Core\Paper\Stock;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -36,7 +36,7 @@ final class LessonPaperPropertyTest extends TestCase
     public function testEveryPieceIsThereAndTheCountsAddUp(int $seed): void
     {
         [$pile, $models, $kerf, $prefer] = self::lesson($seed);
-        $paper = LessonPaper::for($pile, $models, $kerf, $prefer, 5.0);
+        $paper = LessonPaper::for($pile, $models, $kerf, $prefer);
         if (! $paper->fits()) {
             self::assertGreaterThan(
                 max(array_map(static fn (Stock $s): float => $s->largest(), $pile)),
@@ -46,7 +46,7 @@ final class LessonPaperPropertyTest extends TestCase
             return;
         }
         $made = [];
-        foreach ($paper->plan['sheets'] ?? [] as $sheet) {
+        foreach ($paper->plan?->toArray()['sheets'] ?? [] as $sheet) {
             foreach ($sheet['squares'] as $square) {
                 $made[(string) $square['side_mm']] = ($made[(string) $square['side_mm']] ?? 0) + $sheet['times'];
             }
@@ -86,7 +86,7 @@ final class LessonPaperPropertyTest extends TestCase
     public function testMorePaperIsNeverShorter(int $seed): void
     {
         [$pile, $models, $kerf] = self::lesson($seed);
-        $paper = LessonPaper::for($pile, $models, $kerf, Prefer::Least, 5.0);
+        $paper = LessonPaper::for($pile, $models, $kerf, Prefer::Least);
         $more = array_map(
             static fn (Stock $s): Stock => Stock::of(
                 $s->name,
@@ -99,7 +99,7 @@ final class LessonPaperPropertyTest extends TestCase
             ),
             $pile,
         );
-        $with = LessonPaper::for($more, $models, $kerf, Prefer::Least, 5.0);
+        $with = LessonPaper::for($more, $models, $kerf, Prefer::Least);
         self::assertSame($paper->fits(), $with->fits());
         self::assertTrue(
             ! $paper->fits() || $with->short() <= $paper->short(),
@@ -111,7 +111,7 @@ final class LessonPaperPropertyTest extends TestCase
     public function testTheSmallerSquareThatIsOfferedReallyDoes(int $seed): void
     {
         [$pile, $models, $kerf, $prefer] = self::lesson($seed);
-        $paper = LessonPaper::for($pile, $models, $kerf, $prefer, 5.0);
+        $paper = LessonPaper::for($pile, $models, $kerf, $prefer);
         $shrunk = static fn (float $share): array => array_map(
             static fn (ModelPaper $m, float $side): ModelPaper => new ModelPaper(
                 $m->title,
@@ -128,7 +128,7 @@ final class LessonPaperPropertyTest extends TestCase
         if ($paper->smaller === null) {
             $hopeless = $paper->fits() && $paper->short() > 0 && $paper->uncut === [];
             self::assertTrue(
-                ! $hopeless || LessonPaper::for($pile, $shrunk(0.4), $kerf, $prefer, 5.0)->short() > 0,
+                ! $hopeless || LessonPaper::for($pile, $shrunk(0.4), $kerf, $prefer)->short() > 0,
                 'two fifths of the side would do, so something should have been offered',
             );
 
@@ -136,7 +136,7 @@ final class LessonPaperPropertyTest extends TestCase
         }
         self::assertGreaterThan(0, $paper->short());
         self::assertLessThan(1.0, $paper->smaller);
-        self::assertSame(0, LessonPaper::for($pile, $shrunk($paper->smaller), $kerf, $prefer, 5.0)->short());
+        self::assertSame(0, LessonPaper::for($pile, $shrunk($paper->smaller), $kerf, $prefer)->short());
     }
 
     /** @return array{non-empty-list<Stock>, list<ModelPaper>, float, Prefer} */

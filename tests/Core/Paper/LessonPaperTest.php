@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core\Paper;
 
+use Cathedra\Core\Cutting\CutPlanner;
+use Cathedra\Core\Cutting\CutRequest;
 use Cathedra\Core\Paper\BadPaper;
-use Cathedra\Core\Paper\CutPlanner;
-use Cathedra\Core\Paper\CutRequest;
 use Cathedra\Core\Paper\KitList;
 use Cathedra\Core\Paper\LessonPaper;
 use Cathedra\Core\Paper\Material;
@@ -31,7 +31,7 @@ final class LessonPaperTest extends TestCase
         // 157), or six of 98 (2 * 3). 11 sheets for the big ones leave 22 small: 4 more sheets, 15; mixed, x sheets of
         // one
         // and two: 22 small from 11 of them, 11 big; the other 11 big from 6 sheets: 17. So 15.
-        self::assertSame([15, 0, true], [$paper->sheets(), $paper->short(), $paper->plan['optimal'] ?? null]);
+        self::assertSame([15, 0, true], [$paper->sheets(), $paper->short(), $paper->plan?->isProven()]);
     }
 
     public function testAModelFromAWholeSheetCutsNothing(): void
@@ -94,9 +94,8 @@ final class LessonPaperTest extends TestCase
                     0.0,
                     0.0,
                 ),
-                2.0,
             );
-            $largest = $plan['feasible'] ? $mm : 0;
+            $largest = $plan->isFeasible() ? $mm : 0;
         }
         self::assertEqualsWithDelta($largest, 140 * ($short->smaller ?? 0), 1e-9);
     }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Core\Paper;
 
+use Cathedra\Core\Cutting\CutPlanner;
+use Cathedra\Core\Cutting\CutRequest;
+use Cathedra\Core\Cutting\SquareGrid;
 use Cathedra\Core\Paper\BadPaper;
-use Cathedra\Core\Paper\CutPlanner;
-use Cathedra\Core\Paper\CutRequest;
 use Cathedra\Core\Paper\Spares;
-use Cathedra\Core\Paper\SquareGrid;
 use Cathedra\Core\Paper\Squaring;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -190,7 +190,9 @@ final class PaperTest extends TestCase
      */
     private function plan(array $stock, array $need, float $kerf = 0.0): array
     {
-        return CutPlanner::plan(CutRequest::fromArray(['stock' => $stock, 'need' => $need, 'kerf_mm' => $kerf]));
+        return CutPlanner::plan(
+            CutRequest::fromArray(['stock' => $stock, 'need' => $need, 'kerf_mm' => $kerf]),
+        )->toArray();
     }
 
     /**

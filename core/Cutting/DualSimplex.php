@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Cathedra\Core\Paper;
+namespace Cathedra\Core\Cutting;
+
+use Cathedra\Core\Budget;
 
 /**
  * Least cost * x with rows * x <= limits and x >= 0, for costs that are not negative: the dual simplex method on a
@@ -12,18 +14,26 @@ final class DualSimplex
 {
     private const ZERO = 1e-9;
 
+    /** Cells of the table worked over in the time of one step of the budget. */
+    private const CELLS_A_STEP = 2;
+
     /** Steps after which rounding, not the problem, keeps it going. */
-    private const MAX_STEPS = 2000;
+    public const MAX_STEPS = 2000;
 
     /**
      * @param  list<float>  $costs  not negative
      * @param  list<array{array<int, float>, float}>  $rows  coefficients by variable, and the limit
      * @param  list<int>  $names  of the variables, for the answer
-     * @return array{cost: float, uses: array<int, float>, prices: list<float>}|null null when no x meets all rows;
-     *     prices: what one more of each row's limit would save, by row
+     * @param  Budget|null  $budget  a step for every cell of the table that is worked over; null: none is counted
+     * @param  int  $steps  after which the answer is "not known"
      */
-    public static function least(array $costs, array $rows, array $names): ?array
-    {
+    public static function least(
+        array $costs,
+        array $rows,
+        array $names,
+        ?Budget $budget = null,
+        int $steps = self::MAX_STEPS,
+    ): LinearAnswer {
         $n = count($costs);
         $m = count($rows);
         $table = [];
@@ -39,7 +49,8 @@ final class DualSimplex
         }
         $reduced = [...$costs, ...array_fill(0, $m, 0.0)];
         $cost = 0.0;
-        for ($step = 0; $step < self::MAX_STEPS; $step++) {
+        for ($step = 0; $step < $steps; $step++) {
+            $budget?->spend(1 + intdiv($m * ($n + $m), self::CELLS_A_STEP));
             $leave = null;
             foreach ($right as $r => $value) {
                 if ($value < -self::ZERO && ($leave === null || $value < $right[$leave])) {
@@ -54,7 +65,7 @@ final class DualSimplex
                     }
                 }
 
-                return ['cost' => $cost, 'uses' => $uses, 'prices' => array_slice($reduced, $n)];
+                return LinearAnswer::solved($cost, $uses, array_slice($reduced, $n));
             }
             $enter = null;
             $ratio = INF;
@@ -64,7 +75,7 @@ final class DualSimplex
                 }
             }
             if ($enter === null) {
-                return null;
+                return LinearAnswer::impossible();
             }
             $pivot = $table[$leave][$enter];
             foreach ($table[$leave] as $c => $value) {
@@ -89,7 +100,6 @@ final class DualSimplex
             $basis[$leave] = $enter;
         }
 
-        // a bound of nothing is always true
-        return ['cost' => 0.0, 'uses' => [$names[0] => 1.0], 'prices' => array_fill(0, $m, 0.0)];
+        return LinearAnswer::unknown();
     }
 }

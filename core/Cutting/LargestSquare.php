@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Cathedra\Core\Paper;
+namespace Cathedra\Core\Cutting;
+
+use Cathedra\Core\Paper\Stock;
 
 /** "We have these sheets and so many learners: what is the biggest square for everyone?" */
 final readonly class LargestSquare

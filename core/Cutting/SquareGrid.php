@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Cathedra\Core\Paper;
+namespace Cathedra\Core\Cutting;
 
 /**
  * Equal squares from one sheet, in rows and columns; for equal squares along the edges this is the most there can be.

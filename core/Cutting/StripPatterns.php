@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Cathedra\Core\Paper;
+namespace Cathedra\Core\Cutting;
+
+use Cathedra\Core\Budget;
 
 /**
  * Good ways to cut a sheet, where all of them would be too many to list: rows across the sheet (or along it), each as
@@ -42,6 +44,7 @@ final readonly class StripPatterns
         array $caps,
         float $kerf,
         float $trim,
+        ?Budget $budget = null,
     ): array {
         $best = ['counts' => array_fill(0, count($sides), 0), 'along' => false, 'rows' => []];
         $most = 0.0;
@@ -50,7 +53,7 @@ final readonly class StripPatterns
             if (min($w, $h) <= 0) {
                 continue;
             }
-            $rows = self::rows($w, $h, $sides, $prices, $caps, $kerf);
+            $rows = self::rows($w, $h, $sides, $prices, $caps, $kerf, $budget);
             $counts = array_fill(0, count($sides), 0);
             $value = 0.0;
             foreach ($rows as ['times' => $times, 'counts' => $of]) {
@@ -115,13 +118,14 @@ final readonly class StripPatterns
         array $prices,
         array $caps,
         float $kerf,
+        ?Budget $budget,
     ): array {
         $rowOf = [];
         $rowValue = [];
         $step = max(self::FINEST, self::common($sides, $kerf), max($width, $height) / self::STEPS);
         $long = array_map(static fn (float $side): int => (int) ceil(($side + $kerf) / $step - self::SLACK), $sides);
         $room = static fn (float $length): int => (int) floor(($length + $kerf) / $step + self::SLACK);
-        $along = new Knapsack($room($width));
+        $along = new Knapsack($room($width), $budget);
         for ($i = count($sides) - 1; $i >= 0; $i--) {
             // a row may hold its own size and all smaller ones
             if ($caps[$i] <= 0 || $prices[$i] <= 0 || $sides[$i] > min($width, $height) + self::SLACK) {
@@ -137,7 +141,7 @@ final readonly class StripPatterns
             $rowOf[$i] = $counts;
             $rowValue[$i] = $value;
         }
-        $over = new Knapsack($room($height));
+        $over = new Knapsack($room($height), $budget);
         foreach ($rowOf as $i => $counts) {
             $over->offer($i, $long[$i], $rowValue[$i], (int) ceil($caps[$i] / max(1, $counts[$i])));
         }

@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Cathedra\Core\Paper;
+namespace Cathedra\Core\Cutting;
+
+use Cathedra\Core\Paper\Stock;
 
 /**
  * Each size by itself, largest first: the best grid on every stock, and among all ways to mix the stocks the one with
@@ -20,10 +22,10 @@ final class OneByOne
     /** @var array<int, int|null> sheets left by stock */
     private array $left;
 
-    /** @var list<array{stock: string, times: int, squares: list<array{x_mm: float, y_mm: float, side_mm: float}>}> */
+    /** @var list<CutSheet> */
     private array $sheets = [];
 
-    /** @var list<array{side_mm: float, count: int}> */
+    /** @var array<int, int> by size */
     private array $unmet = [];
 
     private float $area = 0.0;
@@ -33,63 +35,32 @@ final class OneByOne
         $this->left = array_map(static fn (Stock $s): ?int => $s->count, $request->stock);
     }
 
-    /**
-     * @return array{sheets: list<array{stock: string, times: int, squares: list<array{x_mm: float, y_mm: float,
-     *     side_mm: float}>}>, feasible: bool,
-     *   unmet: list<array{side_mm: float, count: int}>, sheets_used: int, used_area_mm2: float,
-     *   lower_bound_area_mm2: float, optimal: bool}
-     */
-    public static function plan(CutRequest $request): array
+    public static function plan(CutRequest $request): Plan
     {
         return (new self($request))->run();
     }
 
-    /**
-     * @return array{sheets: list<array{stock: string, times: int, squares: list<array{x_mm: float, y_mm: float,
-     *     side_mm: float}>}>, feasible: bool, unmet: list<array{side_mm: float, count: int}>, sheets_used: int,
-     *     used_area_mm2: float, lower_bound_area_mm2: float, optimal: bool}
-     */
-    private function run(): array
+    private function run(): Plan
     {
-        $needs = $this->merged();
+        $needs = $this->request->sizes();
         $bound = 0.0;
-        foreach ($needs as ['side' => $side, 'count' => $count]) {
-            $this->one($side, $count);
-            $bound += $side * $side * $count;
-        }
-        foreach ($this->unmet as $unmet) {
-            $bound -= $unmet['side_mm'] ** 2 * $unmet['count'];
+        foreach ($needs as $size => ['side' => $side, 'count' => $count]) {
+            $this->one($size, $side, $count);
+            $bound += $side * $side * ($count - ($this->unmet[$size] ?? 0));
         }
         $exact = count($needs) <= 1;
+        $proven = $exact || abs($this->area - $bound) < 1e-6;
 
-        return [
-            'sheets' => $this->sheets,
-            'feasible' => $this->unmet === [],
-            'unmet' => $this->unmet,
-            'sheets_used' => array_sum(array_column($this->sheets, 'times')),
-            'used_area_mm2' => round($this->area, 3),
-            'lower_bound_area_mm2' => round($exact ? $this->area : $bound, 3),
-            'optimal' => $exact || abs($this->area - $bound) < 1e-6,
-        ];
+        return Plan::of(
+            $this->request,
+            $this->sheets,
+            $this->unmet,
+            $exact ? $this->area : $bound,
+            $proven ? Verdict::Proven : Verdict::Open,
+        );
     }
 
-    /** @return list<array{side: float, count: int}> one entry per side, largest first, none of count 0 */
-    private function merged(): array
-    {
-        $counts = [];
-        foreach ($this->request->need as ['side' => $side, 'count' => $count]) {
-            $counts[(string) $side] = ($counts[(string) $side] ?? 0) + $count;
-        }
-        krsort($counts, SORT_NUMERIC);
-        $needs = [];
-        foreach (array_filter($counts) as $side => $count) {
-            $needs[] = ['side' => (float) $side, 'count' => $count];
-        }
-
-        return $needs;
-    }
-
-    private function one(float $side, int $count): void
+    private function one(int $size, float $side, int $count): void
     {
         $grids = array_map(
             fn (Stock $s): SquareGrid => SquareGrid::on(
@@ -107,10 +78,10 @@ final class OneByOne
         }
         $met = min($count, $most);
         if ($met < $count) {
-            $this->unmet[] = ['side_mm' => round($side, 3), 'count' => $count - $met];
+            $this->unmet[$size] = $count - $met;
         }
         foreach ($this->cheapest($grids, $met) as $i => $times) {
-            $this->take($i, $times, $grids[$i], $met);
+            $this->take($i, $times, $grids[$i], $met, $size);
         }
     }
 
@@ -118,15 +89,15 @@ final class OneByOne
      * Books $times sheets of a stock, all cut alike: squares too many are left out only where every sheet can do
      * without one.
      */
-    private function take(int $i, int $times, SquareGrid $grid, int &$wanted): void
+    private function take(int $i, int $times, SquareGrid $grid, int &$wanted, int $size): void
     {
         $stock = $this->request->stock[$i];
         $per = min($grid->count(), (int) ceil($wanted / $times));
-        $this->sheets[] = [
-            'stock' => $stock->name,
-            'times' => $times,
-            'squares' => array_slice($grid->squares(), 0, $per),
-        ];
+        $squares = array_map(
+            static fn (array $q): Square => new Square($q['x_mm'], $q['y_mm'], $q['side_mm'], $size),
+            array_slice($grid->squares(), 0, $per),
+        );
+        $this->sheets[] = new CutSheet($i, $times, $squares);
         $wanted = max(0, $wanted - $times * $per);
         if ($this->left[$i] !== null) {
             $this->left[$i] -= $times;

@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Cathedra\Core\Paper;
+namespace Cathedra\Core\Cutting;
+
+use Cathedra\Core\Budget;
 
 /**
  * How often to take each item offered, so that what fits into a room of whole steps is worth most. Items may be offered
@@ -20,7 +22,7 @@ final class Knapsack
     private array $parts = [];
 
     /** @param  int  $room  steps, not negative */
-    public function __construct(private readonly int $room)
+    public function __construct(private readonly int $room, private readonly ?Budget $budget = null)
     {
         $this->worth = array_fill(0, $room + 1, 0.0);
     }
@@ -37,6 +39,7 @@ final class Knapsack
             // one, two, four ... at once: every number up to the most adds up
             $times = min($times, $left);
             $left -= $times;
+            $this->budget?->spend(1 + intdiv($this->room, 2)); // two places in the time of a step
             $taken = str_repeat('0', $this->room + 1);
             for ($r = $this->room, $at = $r - $times * $size; $at >= 0; $r--, $at--) {
                 $with = $this->worth[$at] + $times * $value;

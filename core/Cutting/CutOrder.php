@@ -2,15 +2,17 @@
 
 declare(strict_types=1);
 
-namespace Cathedra\Core\Paper;
+namespace Cathedra\Core\Cutting;
+
+use Cathedra\Core\Paper\BadPaper;
 
 /**
  * In what order to cut a sheet by straight cuts from edge to edge: the whole sheet first, since whole sheets lie in
  * stacks,
  * then pieces that are alike together. Lengths in mm; places on the sheet from its own corner, x right and y up.
  *
- * @phpstan-type Square array{x: float, y: float, side: float}
- * @phpstan-type Piece array{width: float, height: float, squares: list<Square>, origins: list<array{float, float}>}
+ * @phpstan-type Placed array{x: float, y: float, side: float}
+ * @phpstan-type Piece array{width: float, height: float, squares: list<Placed>, origins: list<array{float, float}>}
  * @phpstan-type Cut array{piece: array{float, float}, copies: int, axis: 'across'|'along', at: list<float>,
  *     lines: list<array{array{float, float}, array{float, float}}>}
  */
@@ -200,7 +202,7 @@ final readonly class CutOrder
     /**
      * @param  Piece  $piece
      * @param  'x'|'y'  $way
-     * @param  list<Square>  $squares
+     * @param  list<Placed>  $squares
      * @return Piece
      */
     private static function part(array $piece, string $way, float $from, float $to, array $squares): array

@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Cathedra\Core\Paper;
+namespace Cathedra\Core\Cutting;
+
+use Cathedra\Core\Budget;
 
 /**
  * People cut in stacks, many sheets the same way: of all plans within a budget one with the fewest different patterns,
@@ -13,8 +15,8 @@ namespace Cathedra\Core\Paper;
  */
 final class FewestPatterns
 {
-    /** Choices tried before the search is given up. */
-    private const MOST_NODES = 400_000;
+    /** Steps of the budget that trying a choice takes. */
+    private const STEPS_A_CHOICE = 5;
 
     /** mm2: areas closer than this are the same. */
     private const SAME = 1e-3;
@@ -22,51 +24,44 @@ final class FewestPatterns
     /** @var array<int, int>|null */
     private ?array $best = null;
 
-    private int $nodes = 0;
-
-    private int $tries = 0;
-
     /**
-     * @param  list<array{counts: array<int, int>, group: int, cost: float}>  $columns
+     * @param  list<Column>  $columns
      * @param  list<float>  $prices  by size
      */
     private function __construct(
         private readonly array $columns,
         private readonly array $prices,
-        private float $budget,
-        private readonly float $deadline,
+        private float $mostCost,
+        private readonly Budget $budget,
     ) {
     }
 
     /**
-     * @param  list<array{counts: array<int, int>, group: int, cost: float}>  $columns  patterns
+     * @param  list<Column>  $columns  patterns
      * @param  array<int, int>  $need  squares by size
      * @param  array<int, int|null>  $limits  sheets by group; null: any number
-     * @param  float  $budget  what the patterns may cost in all
-     * @param  array<int, int>  $uses  a plan within the budget: times by column
-     * @param  float  $deadline  microtime
+     * @param  float  $mostCost  what the patterns may cost in all
+     * @param  array<int, int>  $uses  a plan that costs no more: times by column
+     * @param  Budget  $budget  a step for every choice tried
      * @return array{uses: array<int, int>, proven: bool} proven: there is none with fewer patterns
      */
     public static function of(
         array $columns,
         array $need,
         array $limits,
-        float $budget,
+        float $mostCost,
         array $uses,
-        float $deadline,
+        Budget $budget,
     ): array {
         $rows = [];
         foreach ($need as $i => $n) {
-            $rows[] = [array_map(static fn (array $c): float => (float) -$c['counts'][$i], $columns), (float) -$n];
+            $rows[] = [array_map(static fn (Column $c): float => (float) -$c->counts[$i], $columns), (float) -$n];
         }
-        $prices =
-            $columns === [] ? null : DualSimplex::least(array_column($columns, 'cost'), $rows, array_keys($columns));
-        $self = new self(
-            $columns,
-            $prices['prices'] ?? array_fill(0, count($need), 0.0),
-            $budget + self::SAME,
-            $deadline,
-        );
+        $costs = array_map(static fn (Column $c): float => $c->cost, $columns);
+        $prices = $columns === [] ? null : DualSimplex::least($costs, $rows, array_keys($columns), $budget);
+        // Without prices nothing is given up early, which is slower but as true.
+        $known = $prices?->solved === true ? $prices->prices : array_fill(0, count($need), 0.0);
+        $self = new self($columns, $known, $mostCost + self::SAME, $budget);
         for ($patterns = 1; $patterns < count(array_filter($uses)); $patterns++) {
             $self->search($patterns, $need, $limits, array_fill(0, count($columns), 0), 0.0, 0);
             if ($self->best !== null) {
@@ -82,11 +77,7 @@ final class FewestPatterns
 
     private function tired(): bool
     {
-        if ($this->nodes % 512 === 0 && microtime(true) > $this->deadline) {
-            $this->nodes = self::MOST_NODES + 1;
-        }
-
-        return $this->nodes > self::MOST_NODES;
+        return $this->budget->isOver();
     }
 
     /**
@@ -99,19 +90,20 @@ final class FewestPatterns
     private function search(int $patterns, array $need, array $limits, array $uses, float $spent, int $from): void
     {
         for ($c = $from; $c < count($this->columns); $c++) {
-            $this->nodes++;
-            if ($this->tired()) {
+            if (! $this->budget->spend(self::STEPS_A_CHOICE)) {
                 return;
             }
-            ['counts' => $counts, 'group' => $group, 'cost' => $cost] = $this->columns[$c];
+            [$counts, $group, $cost] = [
+                $this->columns[$c]->counts,
+                $this->columns[$c]->group,
+                $this->columns[$c]->cost,
+            ];
             $most = $this->most($counts, $need, $patterns === 1);
             if ($limits[$group] !== null && $limits[$group] < $most) {
                 $most = $patterns === 1 ? 0 : $limits[$group];
             }
             for ($times = $most; $times >= 1; $times = $patterns === 1 ? 0 : $times - 1) {
-                if (++$this->tries % 4096 === 0 && microtime(true) > $this->deadline) {
-                    $this->nodes = self::MOST_NODES + 1;
-
+                if (! $this->budget->spend(self::STEPS_A_CHOICE)) {
                     return;
                 }
                 $rest = $need;
@@ -120,13 +112,13 @@ final class FewestPatterns
                     $rest[$i] -= $times * $count;
                     $bound += max(0, $rest[$i]) * $this->prices[$i];
                 }
-                if ($bound >= $this->budget) {
+                if ($bound >= $this->mostCost) {
                     continue;
                 }
                 if (max([0, ...$rest]) <= 0) {
                     $this->best = [$c => $times] + $uses;
                     ksort($this->best);
-                    $this->budget = $spent + $times * $cost - self::SAME;
+                    $this->mostCost = $spent + $times * $cost - self::SAME;
                 } elseif ($patterns > 1) {
                     $this->search(
                         $patterns - 1,

@@ -2,7 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Cathedra\Core\Paper;
+namespace Cathedra\Core\Cutting;
+
+use Cathedra\Core\Paper\BadPaper;
+use Cathedra\Core\Paper\Stock;
 
 /** What there is and what is needed, as `cathedra:cut-plan` reads it. */
 final readonly class CutRequest
@@ -18,6 +21,43 @@ final readonly class CutRequest
         public float $trim,
         public Prefer $prefer = Prefer::Least,
     ) {
+    }
+
+    /**
+     * What is wanted by size, equal sides of several entries together, none of count 0.
+     *
+     * @return list<array{side: float, count: int}> largest first
+     */
+    public function sizes(): array
+    {
+        $counts = [];
+        foreach ($this->need as ['side' => $side, 'count' => $count]) {
+            $counts[(string) $side] = ($counts[(string) $side] ?? 0) + $count;
+        }
+        krsort($counts, SORT_NUMERIC);
+        $sizes = [];
+        foreach (array_filter($counts) as $side => $count) {
+            $sizes[] = ['side' => (float) $side, 'count' => $count];
+        }
+
+        return $sizes;
+    }
+
+    /** The size that an entry of the need is of, as sizes() numbers them; null when nothing of it is wanted. */
+    public function sizeOf(int $entry): ?int
+    {
+        $at = array_search((string) $this->need[$entry]['side'], array_map(
+            static fn (array $s): string => (string) $s['side'],
+            $this->sizes(),
+        ), true);
+
+        return $at === false ? null : $at;
+    }
+
+    /** mm2 of a sheet. */
+    public function areaOf(int $stock): float
+    {
+        return $this->stock[$stock]->width * $this->stock[$stock]->height;
     }
 
     /** mm lost all round a sheet of this stock. */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Cathedra\Core\Paper;
+namespace Cathedra\Core\Cutting;
 
 /** What a cutting plan puts first. */
 enum Prefer: string

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\Paper;
+namespace Tests\Core\Cutting;
 
+use Cathedra\Core\Cutting\CutOrder;
+use Cathedra\Core\Cutting\CutPlanner;
+use Cathedra\Core\Cutting\CutRequest;
+use Cathedra\Core\Cutting\SquareGrid;
 use Cathedra\Core\Paper\BadPaper;
-use Cathedra\Core\Paper\CutOrder;
-use Cathedra\Core\Paper\CutPlanner;
-use Cathedra\Core\Paper\CutRequest;
-use Cathedra\Core\Paper\SquareGrid;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -96,7 +96,7 @@ final class CutOrderTest extends TestCase
                         ['side_mm' => $chance->getInt(40, 79), 'count' => $chance->getInt(1, 12)],
                     ],
                 ]),
-            );
+            )->toArray();
             foreach ($plan['sheets'] as $sheet) {
                 $order = CutOrder::of($w, $h, $sheet['squares']);
                 $area =

@@ -2,13 +2,15 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\Paper;
+namespace Tests\Core\Cutting;
 
-use Cathedra\Core\Paper\CutOrder;
-use Cathedra\Core\Paper\CutPlanner;
-use Cathedra\Core\Paper\CutRequest;
-use Cathedra\Core\Paper\GuillotinePatterns;
-use Cathedra\Core\Paper\Knapsack;
+use Cathedra\Core\Budget;
+use Cathedra\Core\Cutting\CutOrder;
+use Cathedra\Core\Cutting\CutPlanner;
+use Cathedra\Core\Cutting\CutRequest;
+use Cathedra\Core\Cutting\GuillotinePatterns;
+use Cathedra\Core\Cutting\Knapsack;
+use Cathedra\Core\Cutting\Tidying;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
@@ -126,7 +128,7 @@ final class CutPlannerTest extends TestCase
         $uses = static fn (array $plan): array => array_column($plan['sheets'], 'times', 'stock');
         $ask = static fn (array $need, string $prefer): array => CutPlanner::plan(
             CutRequest::fromArray(['stock' => $stock, 'need' => $need, 'prefer' => $prefer]),
-        );
+        )->toArray();
         $plan = $ask([['side_mm' => 140, 'count' => 6], ['side_mm' => 60, 'count' => 6]], 'scrap');
         self::assertSame([['A4' => 3], true], [$uses($plan), $plan['optimal']]);
         // 30 of 60 alone: an A4 gives 3 * 4 = 12, a strip 3. Least: 2 A4 (24) and 2 strips, 2 * 62370 + 2 * 18270 =
@@ -171,7 +173,7 @@ final class CutPlannerTest extends TestCase
             foreach (['least', 'fewest', 'scrap'] as $prefer) {
                 $by[$prefer] = CutPlanner::plan(
                     CutRequest::fromArray(['stock' => $stock, 'need' => $need, 'prefer' => $prefer]),
-                );
+                )->toArray();
                 self::assertTrue($by[$prefer]['feasible'] && $by[$prefer]['optimal'], "seed $seed, $prefer");
             }
             self::assertLessThanOrEqual(
@@ -186,7 +188,7 @@ final class CutPlannerTest extends TestCase
             );
             self::assertLessThanOrEqual(count($by['least']['sheets']), count($by['fewest']['sheets']), "seed $seed");
             self::assertLessThanOrEqual(
-                $by['least']['used_area_mm2'] * (1 + CutPlanner::FEWEST_EXTRA) + 1e-3,
+                $by['least']['used_area_mm2'] * (1 + Tidying::FEWEST_EXTRA) + 1e-3,
                 $by['fewest']['used_area_mm2'],
                 "seed $seed",
             );
@@ -207,7 +209,7 @@ final class CutPlannerTest extends TestCase
             $plan = self::plan([['p', 10 * $w, 10 * $h, null]], [[50, $need[0]], [30, $need[1]]]);
             $patterns = array_map(
                 static fn (array $p): array => $p['counts'],
-                GuillotinePatterns::of($w, $h, $sides, $need, 0.0, 0.0) ?? [],
+                GuillotinePatterns::of($w, $h, $sides, $need, 0.0, 0.0, Budget::steps(40_000_000)) ?? [],
             );
             $n = $plan['sheets_used'];
             $fewest = INF;
@@ -234,11 +236,11 @@ final class CutPlannerTest extends TestCase
                 'stock' => [['name' => 'A4', 'width_mm' => 210, 'height_mm' => 297, 'count' => null]],
                 'need' => [['side_mm' => 120, 'count' => 30], ['side_mm' => 75, 'count' => 30]],
             ]),
-            4.0,
+            Budget::steps((int) (4.0 * CutPlanner::STEPS_A_SECOND)),
             static function (float $share, string $what) use (&$told): void {
                 $told[$what][] = $share;
             },
-        );
+        )->toArray();
         self::assertSame(['list', 'tidy'], array_values(array_intersect(['list', 'tidy'], array_keys($told))));
         foreach ($told as $shares) {
             self::assertGreaterThanOrEqual(0.0, min($shares));
@@ -295,8 +297,8 @@ final class CutPlannerTest extends TestCase
                 'kerf_mm' => $kerf,
                 'trim_mm' => $trim,
             ]),
-            2.0,
-        );
+            Budget::steps(2 * CutPlanner::STEPS_A_SECOND),
+        )->toArray();
         self::assertLessThan(
             9.0,
             microtime(true) - $began,
@@ -471,7 +473,7 @@ final class CutPlannerTest extends TestCase
                 'need' => array_map(static fn (array $n): array => ['side_mm' => $n[0], 'count' => $n[1]], $need),
                 'kerf_mm' => $kerf,
             ]),
-            20.0,
-        );
+            Budget::steps((int) (20.0 * CutPlanner::STEPS_A_SECOND)),
+        )->toArray();
     }
 }

@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Cathedra\Core\Paper;
+namespace Cathedra\Core\Cutting;
 
+use Cathedra\Core\Budget;
 use Closure;
 
 /**
@@ -41,23 +42,23 @@ final class CoverProgram
     private int $late = 0;
 
     /**
-     * @param  list<array{counts: array<int, int>, group: int, cost: float}>  $columns
+     * @param  list<Column>  $columns
      * @param  list<float>  $steps  costs of one column of each group: totals are sums of whole numbers of these
      * @param  Closure(): void  $still
      */
     private function __construct(
         private readonly array $columns,
         private readonly array $steps,
-        private readonly float $deadline,
+        private readonly Budget $budget,
         private readonly Closure $still,
     ) {
     }
 
     /**
-     * @param  list<array{counts: array<int, int>, group: int, cost: float}>  $columns
+     * @param  list<Column>  $columns
      * @param  array<int, int>  $need  by size
      * @param  array<int, int|null>  $limits  by group: how many columns of it may be used in all; null: any number
-     * @param  float  $deadline  microtime after which the best found so far is taken
+     * @param  Budget  $budget  after which the best found so far is taken
      * @param  Closure(): void|null  $still  called now and then while it works
      * @return array{uses: array<int, int>|null, cost: float, bound: float, proven: bool} uses null: nothing was found
      */
@@ -65,26 +66,27 @@ final class CoverProgram
         array $columns,
         array $need,
         array $limits,
-        float $deadline,
+        Budget $budget,
         ?Closure $still = null,
     ): array {
         $steps = [];
         foreach ($columns as $column) {
-            if ($column['cost'] > 0) {
-                $steps[(string) round($column['cost'], 6)] = $column['cost'];
+            if ($column->cost > 0) {
+                $steps[(string) round($column->cost, 6)] = $column->cost;
             }
         }
         rsort($steps);
-        $self = new self($columns, $steps, $deadline, $still ?? static fn () => null);
+        $self = new self($columns, $steps, $budget, $still ?? static fn () => null);
         $root = $self->relaxed($need, $limits, [], []);
-        if ($root === null) {
+        if ($root->solved === false) {
             return ['uses' => null, 'cost' => INF, 'bound' => INF, 'proven' => true];
         }
-        $bound = $self->roundedUp($root['cost']);
+        // Where the linear program did not come to an end, nothing is the only bound that is known.
+        $bound = $root->isKnown() ? $self->roundedUp($root->cost) : 0.0;
         foreach (array_keys($need) as $i) {
             $self->weights[] = min(
                 array_map(
-                    static fn (array $c): float => $c['counts'][$i] > 0 ? max($c['cost'], 1.0) / $c['counts'][$i] : INF,
+                    static fn (Column $c): float => $c->counts[$i] > 0 ? max($c->cost, 1.0) / $c->counts[$i] : INF,
                     $columns,
                 ) ?: [1.0],
             );
@@ -122,25 +124,32 @@ final class CoverProgram
         }
         if (++$this->nodes % 8 === 0) {
             ($this->still)();
-            $this->complete = $this->complete && microtime(true) <= $this->deadline;
+            $this->complete = $this->complete && ! $this->budget->isOver();
         }
         if (! $this->complete && ($this->best !== null || ++$this->late > self::MOST_LATE)) {
             return;
         }
         $relaxed = $this->relaxed($need, $limits, $least, $most);
+        if (! $relaxed->isKnown()) {
+            // What lies below is not looked at, so nothing is proven any more; a plan near nothing is still tried.
+            $this->complete = false;
+            $this->rounded([], $need, $limits, $uses, $spent);
+
+            return;
+        }
         if (
-            $relaxed === null ||
-            $this->roundedUp($spent + $relaxed['cost']) >= $this->bestCost - self::NEAR * max(1.0, $this->bestCost)
+            $relaxed->solved === false ||
+            $this->roundedUp($spent + $relaxed->cost) >= $this->bestCost - self::NEAR * max(1.0, $this->bestCost)
         ) {
             return;
         }
-        $this->rounded($relaxed['uses'], $need, $limits, $uses, $spent);
+        $this->rounded($relaxed->uses, $need, $limits, $uses, $spent);
         $inGroup = [];
-        foreach ($relaxed['uses'] as $c => $share) {
-            $inGroup[$this->columns[$c]['group']] = ($inGroup[$this->columns[$c]['group']] ?? 0.0) + $share;
+        foreach ($relaxed->uses as $c => $share) {
+            $inGroup[$this->columns[$c]->group] = ($inGroup[$this->columns[$c]->group] ?? 0.0) + $share;
         }
         $group = self::mostFractional($inGroup);
-        $column = $group === null ? self::mostFractional($relaxed['uses']) : null;
+        $column = $group === null ? self::mostFractional($relaxed->uses) : null;
         if ($group !== null) {
             // how many sheets of a stock is settled first: it settles the cost
             $share = $inGroup[$group];
@@ -163,7 +172,7 @@ final class CoverProgram
                 $rootBound,
             );
         } elseif ($column !== null) {
-            $share = $relaxed['uses'][$column];
+            $share = $relaxed->uses[$column];
             $down = fn () => $this->branch(
                 $need,
                 $limits,
@@ -186,7 +195,7 @@ final class CoverProgram
                     $least,
                     $uses,
                     $most,
-                    $spent + $times * $this->columns[$column]['cost'],
+                    $spent + $times * $this->columns[$column]->cost,
                     $rootBound,
                 );
             };
@@ -221,10 +230,10 @@ final class CoverProgram
      */
     private function after(int $column, int $times, array $need, array $limits, array $least = []): array
     {
-        foreach ($this->columns[$column]['counts'] as $i => $count) {
+        foreach ($this->columns[$column]->counts as $i => $count) {
             $need[$i] -= $times * $count;
         }
-        $group = $this->columns[$column]['group'];
+        $group = $this->columns[$column]->group;
         if ($limits[$group] !== null) {
             $limits[$group] -= $times;
         }
@@ -250,12 +259,13 @@ final class CoverProgram
             $times = (int) floor($share + self::WHOLE);
             [$need, $limits] = $this->after($c, $times, $need, $limits);
             $uses[$c] += $times;
-            $spent += $times * $this->columns[$c]['cost'];
+            $spent += $times * $this->columns[$c]->cost;
         }
         while (max([0, ...$need]) > 0 && $spent < $this->bestCost) {
             $best = null;
             $bestGain = 0.0;
-            foreach ($this->columns as $c => ['counts' => $counts, 'group' => $group, 'cost' => $cost]) {
+            foreach ($this->columns as $c => $column) {
+                [$counts, $group, $cost] = [$column->counts, $column->group, $column->cost];
                 if (($limits[$group] ?? 1) <= 0) {
                     continue;
                 }
@@ -271,15 +281,15 @@ final class CoverProgram
             if ($best === null) {
                 return;
             }
-            $times = $limits[$this->columns[$best]['group']] ?? PHP_INT_MAX; // as long as it brings as much each time
-            foreach ($this->columns[$best]['counts'] as $i => $count) {
+            $times = $limits[$this->columns[$best]->group] ?? PHP_INT_MAX; // as long as it brings as much each time
+            foreach ($this->columns[$best]->counts as $i => $count) {
                 if ($count > 0 && $need[$i] > 0) {
                     $times = min($times, max(1, intdiv($need[$i], $count)));
                 }
             }
             [$need, $limits] = $this->after($best, $times, $need, $limits);
             $uses[$best] += $times;
-            $spent += $times * $this->columns[$best]['cost'];
+            $spent += $times * $this->columns[$best]->cost;
         }
         if (max([0, ...$need]) <= 0 && $spent < $this->bestCost - self::NEAR * max(1.0, $spent)) {
             [$this->best, $this->bestCost] = [$uses, $spent];
@@ -326,13 +336,12 @@ final class CoverProgram
      * @param  array<int, int|null>  $limits
      * @param  array<int, int>  $least  by group
      * @param  array<int, int>  $most  by column
-     * @return array{cost: float, uses: array<int, float>}|null null when even fractions cannot do it
      */
-    private function relaxed(array $need, array $limits, array $least, array $most): ?array
+    private function relaxed(array $need, array $limits, array $least, array $most): LinearAnswer
     {
         $open = [];
         foreach ($this->columns as $c => $column) {
-            if (($most[$c] ?? 1) > 0 && ($limits[$column['group']] ?? 1) > 0) {
+            if (($most[$c] ?? 1) > 0 && ($limits[$column->group] ?? 1) > 0) {
                 $open[] = $c;
             }
         }
@@ -340,18 +349,18 @@ final class CoverProgram
         foreach ($need as $i => $n) {
             if ($n > 0) {
                 $rows[] = [
-                    array_map(fn (int $c): float => (float) -$this->columns[$c]['counts'][$i], $open),
+                    array_map(fn (int $c): float => (float) -$this->columns[$c]->counts[$i], $open),
                     (float) -$n,
                 ];
             }
         }
         foreach ($limits as $group => $limit) {
             if ($limit !== null && $limit < 0) {
-                return null;
+                return LinearAnswer::impossible();
             }
             if ($limit !== null && $limit > 0) {
                 $rows[] = [
-                    array_map(fn (int $c): float => $this->columns[$c]['group'] === $group ? 1.0 : 0.0, $open),
+                    array_map(fn (int $c): float => $this->columns[$c]->group === $group ? 1.0 : 0.0, $open),
                     (float) $limit,
                 ];
             }
@@ -359,23 +368,28 @@ final class CoverProgram
         foreach ($least as $group => $number) {
             if ($number > 0) {
                 $rows[] = [
-                    array_map(fn (int $c): float => $this->columns[$c]['group'] === $group ? -1.0 : 0.0, $open),
+                    array_map(fn (int $c): float => $this->columns[$c]->group === $group ? -1.0 : 0.0, $open),
                     (float) -$number,
                 ];
             }
         }
         foreach ($most as $column => $limit) {
             if ($limit < 0) {
-                return null;
+                return LinearAnswer::impossible();
             }
             if ($limit > 0) {
                 $rows[] = [array_map(static fn (int $c): float => $c === $column ? 1.0 : 0.0, $open), (float) $limit];
             }
         }
         if ($rows === [] || $open === []) {
-            return max([0, ...$need]) > 0 ? null : ['cost' => 0.0, 'uses' => []];
+            return max([0, ...$need]) > 0 ? LinearAnswer::impossible() : LinearAnswer::solved(0.0, [], []);
         }
 
-        return DualSimplex::least(array_map(fn (int $c): float => $this->columns[$c]['cost'], $open), $rows, $open);
+        return DualSimplex::least(
+            array_map(fn (int $c): float => $this->columns[$c]->cost, $open),
+            $rows,
+            $open,
+            $this->budget,
+        );
     }
 }

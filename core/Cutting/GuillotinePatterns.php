@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Cathedra\Core\Paper;
+namespace Cathedra\Core\Cutting;
 
+use Cathedra\Core\Budget;
 use Closure;
 
 /**
@@ -19,8 +20,14 @@ final class GuillotinePatterns
     /** Rounding slack in mm: 297 / 3 = 99 must give three squares of 99. */
     private const SLACK = 1e-6;
 
-    /** Products of part patterns tried before the sizes are too many and too small for an exact answer. */
-    private const MAX_WORK = 40_000_000;
+    /** Products of part patterns made in the time of one step of the budget. */
+    private const PRODUCTS_A_STEP = 2;
+
+    /** Steps that keeping a new way takes, and sifting it once. */
+    private const STEPS_A_WAY = 4;
+
+    /** Steps that putting two parts together takes beside their products. */
+    private const STEPS_A_PAIR = 10;
 
     /**
      * Bits of a vector for each size, the highest of them a guard that is 0: up to 16,383 squares of each of four
@@ -46,8 +53,6 @@ final class GuillotinePatterns
     /** @var list<float> lengths that squares and kerfs add up to, ascending */
     private array $rasters;
 
-    private int $work = 0;
-
     private int $told = 0;
 
     /**
@@ -60,7 +65,7 @@ final class GuillotinePatterns
         private readonly array $caps,
         private readonly float $kerf,
         float $longest,
-        private readonly float $until,
+        private readonly Budget $budget,
         private readonly ?Closure $still,
     ) {
         $this->rasters = $this->sums($longest);
@@ -73,7 +78,7 @@ final class GuillotinePatterns
     /**
      * @param  list<float>  $sides
      * @param  array<int, int>  $caps
-     * @param  float  $until  microtime at which it is given up
+     * @param  Budget  $budget  a step for some ten products of part patterns; given up when it is spent
      * @param  Closure(): void|null  $still  called now and then while it works
      * @return list<array{counts: array<int, int>, squares: list<array{x: float, y: float, size: int}>}>|null null when
      *     it would take too long; squares from the sheet's own corner
@@ -85,11 +90,11 @@ final class GuillotinePatterns
         array $caps,
         float $kerf,
         float $trim,
-        float $until = INF,
+        Budget $budget,
         ?Closure $still = null,
     ): ?array {
         [$w, $h] = [$width - 2 * $trim, $height - 2 * $trim];
-        $self = new self($sides, $caps, $kerf, max($w, $h), $until, $still);
+        $self = new self($sides, $caps, $kerf, max($w, $h), $budget, $still);
         $vectors = $self->best($w, $h);
         if ($vectors === null) {
             return null;
@@ -195,13 +200,13 @@ final class GuillotinePatterns
      */
     private function combine(array &$found, array $a, array $b, string $way, float $at, int &$sift): bool
     {
-        $this->work += count($a) * count($b);
-        if ($this->work > self::MAX_WORK || microtime(true) > $this->until) {
+        if (! $this->budget->spend(self::STEPS_A_PAIR + intdiv(count($a) * count($b), self::PRODUCTS_A_STEP))) {
             return false;
         }
         if ($this->still !== null && ++$this->told % 64 === 0) {
             ($this->still)();
         }
+        $before = count($found);
         $others = array_keys($b);
         $guards = $this->guards;
         $most = $this->most | $guards;
@@ -217,6 +222,7 @@ final class GuillotinePatterns
                 }
             }
         }
+        $this->budget->spend(self::STEPS_A_WAY * (count($found) - $before));
         if (count($found) > $sift) {
             $found = $this->unbeaten($found);
             $sift = 400 + 2 * count($found);
@@ -252,6 +258,7 @@ final class GuillotinePatterns
      */
     private function unbeaten(array $found): array
     {
+        $this->budget->spend(self::STEPS_A_WAY * count($found));
         krsort($found);
 
         return count($this->sides) <= 3 ? self::unbeatenOfThree($found) : $this->unbeatenOfMany($found);
