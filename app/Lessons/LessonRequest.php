@@ -25,10 +25,12 @@ final class LessonRequest extends ApiRequest
     protected function prepareForValidation(): void
     {
         $models = $this->input('models');
-        $this->readLengths(array_map(
-            static fn (int|string $i): string => "models.$i.side_mm",
-            array_keys(is_array($models) ? $models : []),
-        ));
+        $this->readLengths(
+            array_map(
+                static fn (int|string $i): string => "models.$i.side_mm",
+                array_keys(is_array($models) ? $models : []),
+            ),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -41,8 +43,22 @@ final class LessonRequest extends ApiRequest
             'models.*.model' => ['required', 'string', 'max:60', 'distinct', $this->isOnTheShelf($shelf)],
             'models.*.ways' => ['sometimes', 'array', 'max:10', $this->isOffered($shelf)],
             'models.*.side_mm' => ['nullable', 'numeric', 'between:'.Bounds::SIDE_MM],
-            'starts_at' => ['required', 'string', 'date_format:Y-m-d\TH:i', 'after:2000-01-01', 'before:2100-01-01'],
-            'ends_at' => ['required', 'string', 'date_format:Y-m-d\TH:i', 'after:starts_at', $this->slotIsALesson(...)],
+            'starts_at' => [
+                'bail',
+                'required',
+                'string',
+                'date_format:Y-m-d\TH:i',
+                'after:2000-01-01',
+                'before:2100-01-01',
+            ],
+            'ends_at' => [
+                'bail',
+                'required',
+                'string',
+                'date_format:Y-m-d\TH:i',
+                'after:starts_at',
+                $this->slotIsALesson(...),
+            ],
             'helpers' => ['required', 'integer', 'between:'.Bounds::HELPERS],
             'stock_ids' => ['present', 'array', 'list', 'max:'.Bounds::MAX_PAPERS],
             'stock_ids.*' => ['integer', 'distinct', $this->ownId('stocks')],
@@ -107,7 +123,7 @@ final class LessonRequest extends ApiRequest
         return array_map(
             static fn (array $m): array => [
                 'model' => $m['model'],
-                'ways' => ($m['ways'] ?? []) ?: null,
+                'ways' => $m['ways'] ?? [] ?: null,
                 'side_mm' => isset($m['side_mm']) ? (float) $m['side_mm'] : null,
             ],
             $given,
@@ -122,8 +138,11 @@ final class LessonRequest extends ApiRequest
 
     private function isOnTheShelf(ModelShelf $shelf): Closure
     {
-        return static fn (string $at, mixed $value, Closure $fail) => is_string($value) && $shelf->has($value)
-            ?: $fail('There is no such model on the shelf.');
+        return static fn (
+            string $at,
+            mixed $value,
+            Closure $fail,
+        ) => is_string($value) && $shelf->has($value) ?: $fail('There is no such model on the shelf.');
     }
 
     private function isOffered(ModelShelf $shelf): Closure
@@ -156,12 +175,13 @@ final class LessonRequest extends ApiRequest
 
     private function groupHasLearners(string $attribute, mixed $value, Closure $fail): void
     {
-        $group = is_int($value) || is_string($value) && ctype_digit($value)
-            ? Group::query()
-                ->where('organisation_id', $this->organisation()->id)
-                ->withCount('learners')
-                ->find((int) $value)
-            : null;
+        $group =
+            is_int($value) || (is_string($value) && ctype_digit($value))
+                ? Group::query()
+                    ->where('organisation_id', $this->organisation()->id)
+                    ->withCount('learners')
+                    ->find((int) $value)
+                : null;
         if ($group !== null && $group->getAttribute('learners_count') === 0) {
             $fail('This group has no learners yet. Enter their given names first.');
         }

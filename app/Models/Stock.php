@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\SoftDeletes;
 
 /**
  * @property int $id
+ * @property int $organisation_id
  * @property string $name
  * @property float $width_mm
  * @property float $height_mm

@@ -77,7 +77,7 @@ final class BenchController extends Controller
     public function ahead(Request $request, PaperAhead $ahead): JsonResponse
     {
         $given = $request->validate(
-            ['until' => ['sometimes', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01']],
+            ['until' => ['bail', 'sometimes', 'string', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01']],
             ['until.*' => 'Give the last day as a date.'],
         );
         $until = isset($given['until'])

@@ -4,19 +4,10 @@ declare(strict_types=1);
 
 namespace App\Paper;
 
-use App\Lessons\Programme;
-use App\Lessons\ProgrammeItem;
 use App\Models\Lesson;
 use App\Models\Reading;
 use App\Shelf\ModelShelf;
 use App\Support\Controller;
-use App\Support\LibraryFiles;
-use Cathedra\Core\Paper\BadPaper;
-use Cathedra\Core\Paper\DisplayString;
-use Cathedra\Core\Paper\Length;
-use Cathedra\Core\Paper\Reading as Measured;
-use Cathedra\Core\Paper\SquareCheck;
-use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -26,76 +17,23 @@ use Illuminate\Validation\ValidationException;
 /** Rulers: predicted and read sizes, the two diagonals of a square, strings of finished models. */
 final class MeasureController extends Controller
 {
-    /** mm of string for knots and the loop; estimate. */
-    private const KNOTS = 150.0;
-
-    public function __construct(private readonly ModelShelf $shelf, private readonly LibraryFiles $files)
+    public function __construct(private readonly ModelShelf $shelf)
     {
     }
 
-    public function show(Lesson $lesson): JsonResponse
+    public function show(Lesson $lesson, Measures $measures): JsonResponse
     {
-        $lesson->loadMissing(['chosen', 'models', 'group.learners']);
-        $programme = Programme::of($lesson, $this->shelf);
-        $measured =
-            array_values(
-                array_filter($programme->items, static fn (ProgrammeItem $i): bool => $i->summary->measures !== []),
-            )[0] ?? $programme->items[0];
-        $model = $measured->summary;
-        $stock = $lesson->papers()[0] ?? null;
-        $side =
-            $lesson->used_paper['sides'][$measured->slug] ??
-            (($measured === $programme->items[0] ? $lesson->used_paper['side_mm'] ?? null : null) ??
-                ($measured->side ??
-                    ($stock === null
-                        ? 150.0
-                        : min($stock->width_mm, $stock->height_mm) -
-                            2 * ($model->ratio === 1.0 ? $stock->trim_mm : 0.0))));
-        $words = $this->files->words();
-        $predicted = [];
-        foreach (array_diff_key($model->measures, ['volume' => 0]) as $name => $per) {
-            $predicted[$name] = [
-                'name' => $name,
-                'title' => $words->say('measures', $name),
-                'mm' => round($per * $side, 1),
-            ];
-        }
-        $stack = (2 * ($stock->grammage ?? 80)) / 800;
-        /** @var Collection<int, Reading> $kept */
-        $kept = Reading::query()->where('lesson_id', $lesson->id)->get();
-        $readings = [];
-        foreach ($kept as $reading) {
-            if (isset($predicted[$reading->name])) {
-                $of = Measured::against($predicted[$reading->name]['mm'], $reading->mm, $stack);
-                $readings[] = [
-                    'learner' => $reading->learner_id,
-                    'name' => $reading->name,
-                    'mm' => $reading->mm,
-                    'difference_mm' => round($of->difference(), 1),
-                    'why' => $words->say('measures', $of->why),
-                ];
-            }
-        }
-
-        return response()->json(
-            new MeasureData(
-                $model->title,
-                $side,
-                array_values($predicted),
-                isset($model->measures['volume']) ? round(($model->measures['volume'] * $side ** 3) / 1000, 1) : null,
-                $readings,
-            ),
-        );
+        return response()->json($measures->of($lesson));
     }
 
-    public function read(Request $request, Lesson $lesson): Response
+    public function read(Request $request, Lesson $lesson, Rulers $rulers): Response
     {
         $given = $request->validate(
             [
                 'learner' => [
                     'required',
                     'integer',
-                    Rule::exists('learners', 'id')->where('group_id', $lesson->group_id),
+                    Rule::exists('learners', 'id')->where('group_id', $lesson->group_id)->whereNull('deleted_at'),
                 ],
                 'name' => ['required', Rule::in(['width', 'depth', 'height'])],
                 'value' => ['present', 'nullable', 'string', 'max:40'],
@@ -112,7 +50,7 @@ final class MeasureController extends Controller
 
             return response()->noContent();
         }
-        $mm = self::length((string) $given['value'], $given['unit'], 'value');
+        $mm = $rulers->length((string) $given['value'], $given['unit'], 'value');
         if ($mm > 2000) {
             throw ValidationException::withMessages(['value' => 'That is longer than any sheet. Check the unit.']);
         }
@@ -121,7 +59,7 @@ final class MeasureController extends Controller
         return response()->noContent();
     }
 
-    public function square(Request $request): JsonResponse
+    public function square(Request $request, Rulers $rulers): JsonResponse
     {
         $given = $request->validate(
             [
@@ -138,39 +76,15 @@ final class MeasureController extends Controller
             ],
             ['first.required' => 'Measure the first diagonal.', 'second.required' => 'Measure the second diagonal.'],
         );
-        $unit = $given['unit'] ?? 'mm';
-        [$side, $first, $second] = array_map(fn (string $key): float => self::length($given[$key], $unit, $key), [
-            'side',
-            'first',
-            'second',
-        ]);
-        foreach (['first' => $first, 'second' => $second] as $key => $diagonal) {
-            if (abs($diagonal / ($side * M_SQRT2) - 1) > 0.15) {
-                throw ValidationException::withMessages([
-                    $key => 'This is no diagonal of that square: it should have about '.
-                        Length::say($side * M_SQRT2, $unit).
-                        '.',
-                ]);
-            }
-        }
-        $tolerance = $this->files->paperRules()['square_tolerance']['values'][
-            $this->shelf->summary($given['model'])->difficulty
-        ];
-        $check = SquareCheck::of($side, $first, $second, $tolerance);
-        $words = $this->files->words();
-        $with = [
-            'off' => (string) round($check['off_degrees'], 1),
-            'allowed' => Length::say($check['allowed_mm'], 'mm'),
-            'trim' => Length::say($check['trim_mm'], 'mm'),
-        ];
 
-        return response()->json([
-            'passes' => $check['passes'],
-            'text' => $words->say('measures', $check['passes'] ? 'square' : 'not-square', $with),
-        ]);
+        return response()->json($rulers->square(
+            $given['model'],
+            $given['unit'] ?? 'mm',
+            ['side' => $given['side'], 'first' => $given['first'], 'second' => $given['second']],
+        ));
     }
 
-    public function display(Request $request): JsonResponse
+    public function display(Request $request, Rulers $rulers): JsonResponse
     {
         $given = $request->validate([
             'model' => [
@@ -185,34 +99,14 @@ final class MeasureController extends Controller
             'goal' => ['required', 'integer', 'between:0,1000000'],
             'per_lesson' => ['required', 'integer', 'between:0,60'],
         ]);
-        $model = $this->shelf->summary($given['model']);
-        $string = DisplayString::of(
+
+        return response()->json($rulers->string(
+            $given['model'],
+            (float) $given['side'],
             (int) $given['models'],
-            ($model->measures['height'] ?? $model->height_per_side) * (float) $given['side'],
             (float) $given['gap'],
-            self::KNOTS,
-            (float) $given['side'] ** 2 * max($model->ratio, 1 / $model->ratio),
-            80,
             (int) $given['goal'],
-            (float) $given['per_lesson'],
-        );
-
-        return response()->json([
-            'length_mm' => round($string->length, 1),
-            'drop_mm' => round($string->drop, 1),
-            'beads' => $string->beads,
-            'weight_g' => round($string->weight, 1),
-            'lessons' => $string->lessons,
-        ]);
-    }
-
-    /** @param  'mm'|'cm'|'in'  $unit */
-    private static function length(string $text, string $unit, string $field): float
-    {
-        try {
-            return Length::parse($text, $unit);
-        } catch (BadPaper $e) {
-            throw ValidationException::withMessages([$field => $e->getMessage()]);
-        }
+            (int) $given['per_lesson'],
+        ));
     }
 }

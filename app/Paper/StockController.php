@@ -8,7 +8,6 @@ use App\Bin\Bin;
 use App\Models\Stock;
 use App\Models\StockChange;
 use App\Support\Controller;
-use Cathedra\Core\Paper\Squaring;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -79,9 +78,8 @@ final class StockController extends Controller
         return response()->json(PaperBench::stock($stock->refresh()));
     }
 
-    public function offcuts(Request $request, Stock $stock, CountPaper $count): JsonResponse
+    public function offcuts(Request $request, Stock $stock, KeepOffcuts $keep): JsonResponse
     {
-        $squaring = Squaring::of($stock->width_mm, $stock->height_mm);
         $longest = max($stock->width_mm, $stock->height_mm);
         $given = $request->validate(
             [
@@ -95,42 +93,11 @@ final class StockController extends Controller
                 'height_mm.*' => "An offcut of this paper has 10 to $longest mm each way.",
             ],
         );
-        $own = isset($given['width_mm'], $given['height_mm']);
-        [$width, $height] = $own
-            ? [round((float) $given['width_mm'], 2), round((float) $given['height_mm'], 2)]
-            : [round($squaring->strip, 2), $squaring->side];
-        if ($width < 10) {
-            throw ValidationException::withMessages([
-                'count' => 'A square of this paper leaves no strip that could be kept.',
-            ]);
-        }
-        [$width, $height] = [min($width, $height), max($width, $height)];
-        $name = mb_substr(
-            $own
-                ? 'Offcuts '.Measure::mm($width).' x '.Measure::mm($height)." of {$stock->name}"
-                : "Strips of {$stock->name}",
-            0,
-            80,
-        );
-        $kept = $this->organisation($request)
-            ->stocks()
-            ->firstOrCreate(
-                ['name' => $name],
-                [
-                    'width_mm' => $width,
-                    'height_mm' => $height,
-                    'grammage' => $stock->grammage,
-                    'kind' => $stock->kind,
-                    'sides' => $stock->sides,
-                    'count' => 0,
-                    'price' => 0,
-                    'tags' => null,
-                    'scrap' => true,
-                ],
-            );
-        $count($kept->id, (int) $given['count'], "put back from {$stock->name}");
+        $size = isset($given['width_mm'], $given['height_mm'])
+            ? [(float) $given['width_mm'], (float) $given['height_mm']]
+            : null;
 
-        return response()->json(PaperBench::stock($kept->refresh()));
+        return response()->json(PaperBench::stock($keep($stock, (int) $given['count'], $size)));
     }
 
     public function needs(Request $request, PaperAhead $ahead): JsonResponse

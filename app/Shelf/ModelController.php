@@ -5,10 +5,6 @@ declare(strict_types=1);
 namespace App\Shelf;
 
 use App\Support\Controller;
-use Cathedra\Core\Diagram\Halfway;
-use Cathedra\Core\Diagram\PatternScene;
-use Cathedra\Core\Diagram\SceneBuilder;
-use Cathedra\Core\Diagram\SvgRenderer;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -31,31 +27,18 @@ final class ModelController extends Controller
     }
 
     /** One step's picture as SVG, with the fold drawn in; the step after the last is the finished model. */
-    public function picture(Request $request, string $model, int $step): Response
+    public function picture(Request $request, Pictures $pictures, string $model, int $step): Response
     {
-        $folded = $this->shelf->folded($model, $this->ways($request, $model));
-        abort_unless($step >= 1 && $step <= count($folded->steps) + 1, 404);
-        $of = $folded->steps[$step - 1] ?? null;
-        $scene = match (true) {
-            $of === null => SceneBuilder::ofModel($folded),
-            $request->query('show') === 'after' => SceneBuilder::after($of),
-            $request->query('show') === 'halfway' => Halfway::of($of) ?? abort(404),
-            $request->query('show') === 'close-up' => SceneBuilder::closeUp($of) ?? abort(404),
-            default => SceneBuilder::before($of),
-        };
+        $show = $request->query('show');
+        $svg = $pictures->step($model, $this->ways($request, $model), $step, is_string($show) ? $show : 'before');
 
-        return $this->svg(SvgRenderer::draw($scene, $folded->sequence->title." $step"), "$model-$step");
+        return $this->svg($svg ?? abort(404), "$model-$step");
     }
 
     /** The crease pattern as SVG. */
-    public function pattern(Request $request, string $model): Response
+    public function pattern(Request $request, Pictures $pictures, string $model): Response
     {
-        $folded = $this->shelf->folded($model, $this->ways($request, $model));
-
-        return $this->svg(
-            SvgRenderer::draw(PatternScene::of($folded->end()), $folded->sequence->title),
-            "$model-creases",
-        );
+        return $this->svg($pictures->creases($model, $this->ways($request, $model)), "$model-creases");
     }
 
     /** The FOLD document of the model or, with ?step=n, of the state after one step alone. */

@@ -100,6 +100,18 @@ wait_port() {
     done
 }
 
+# db_run DIR PORT: the server itself on a folder that is there. Sets DB_PID.
+db_run() {
+    _sock="${TMPDIR:-/tmp}/cathedra-$(id -u)-$2.sock"
+    PATH="$PATH:/usr/sbin" mariadbd --no-defaults --user="$(id -un)" --datadir="$1" --bind-address=127.0.0.1 \
+        --port="$2" \
+        --socket="$_sock" --pid-file="$1/pid" --skip-name-resolve --character-set-server=utf8mb4 \
+        --collation-server=utf8mb4_unicode_ci --innodb-buffer-pool-size=128M > "$VAR/log/mariadb-$2.log" 2>&1 &
+    DB_PID=$!
+    wait_port "$2" 60 "$DB_PID" || { tail -20 "$VAR/log/mariadb-$2.log" >&2; fail \
+        "MariaDB did not start; the log is var/log/mariadb-$2.log."; }
+}
+
 # db_start DIR PORT DATABASE PASSWORD: a private MariaDB on loopback. Sets DB_PID.
 db_start() {
     _sock="${TMPDIR:-/tmp}/cathedra-$(id -u)-$2.sock"
@@ -114,13 +126,7 @@ db_start() {
             || { tail -20 "$VAR/log/install-db.log" >&2; fail \
                 "creating the database failed; the log is var/log/install-db.log."; }
     fi
-    PATH="$PATH:/usr/sbin" mariadbd --no-defaults --user="$(id -un)" --datadir="$1" --bind-address=127.0.0.1 \
-        --port="$2" \
-        --socket="$_sock" --pid-file="$1/pid" --skip-name-resolve --character-set-server=utf8mb4 \
-        --collation-server=utf8mb4_unicode_ci --innodb-buffer-pool-size=128M > "$VAR/log/mariadb-$2.log" 2>&1 &
-    DB_PID=$!
-    wait_port "$2" 60 "$DB_PID" || { tail -20 "$VAR/log/mariadb-$2.log" >&2; fail \
-        "MariaDB did not start; the log is var/log/mariadb-$2.log."; }
+    db_run "$1" "$2"
     mariadb --no-defaults --socket="$_sock" -e "
         CREATE DATABASE IF NOT EXISTS \`$3\`;
         CREATE USER IF NOT EXISTS 'cathedra'@'127.0.0.1';
@@ -132,6 +138,11 @@ db_start() {
 # app_start PORT: the application on loopback with several workers. Sets APP_PID.
 app_start() {
     port_busy "$1" && fail "port $1 is taken. Stop what uses it, or set CATHEDRA_PORT."
+    # Configuration and routes are read once, not at every request. Kept by port and only for this process: artisan in
+    # another shell, and the tests, read them as they are.
+    mkdir -p "$VAR/cache"
+    export APP_CONFIG_CACHE="$VAR/cache/config-$1.php" APP_ROUTES_CACHE="$VAR/cache/routes-$1.php"
+    php artisan config:cache --quiet && php artisan route:cache --quiet || fail "the configuration could not be cached."
     PHP_CLI_SERVER_WORKERS=${CATHEDRA_WORKERS:-8} php -d opcache.enable_cli=1 -d opcache.memory_consumption=192 \
         -d opcache.max_accelerated_files=20000 -d opcache.revalidate_freq=${CATHEDRA_REVALIDATE:-2} -d \
             realpath_cache_size=4M \

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Paper;
+
+use App\Lessons\Programme;
+use App\Lessons\ProgrammeItem;
+use App\Models\Lesson;
+use App\Models\Reading;
+use App\Shelf\ModelShelf;
+use App\Support\LibraryFiles;
+use Cathedra\Core\Paper\Reading as Measured;
+use Illuminate\Database\Eloquent\Collection;
+
+/** Predicted sizes of a lesson's box or pyramid beside what its learners read off their rulers. */
+final readonly class Measures
+{
+    public function __construct(private ModelShelf $shelf, private LibraryFiles $files)
+    {
+    }
+
+    public function of(Lesson $lesson): MeasureData
+    {
+        $lesson->loadMissing(['chosen', 'models', 'group.learners']);
+        $programme = Programme::of($lesson, $this->shelf);
+        $measured =
+            array_values(
+                array_filter($programme->items, static fn (ProgrammeItem $i): bool => $i->summary->measures !== []),
+            )[0] ?? $programme->items[0];
+        $model = $measured->summary;
+        $stock = $lesson->papers()[0] ?? null;
+        $side =
+            $lesson->used_paper['sides'][$measured->slug] ??
+            (($measured === $programme->items[0] ? $lesson->used_paper['side_mm'] ?? null : null) ??
+                ($measured->side ??
+                    ($stock === null
+                        ? 150.0
+                        : min($stock->width_mm, $stock->height_mm) -
+                            2 * ($model->ratio === 1.0 ? $stock->trim_mm : 0.0))));
+        $words = $this->files->words();
+        $predicted = [];
+        foreach (array_diff_key($model->measures, ['volume' => 0]) as $name => $per) {
+            $predicted[$name] = [
+                'name' => $name,
+                'title' => $words->say('measures', $name),
+                'mm' => round($per * $side, 1),
+            ];
+        }
+        $stack = (2 * ($stock->grammage ?? 80)) / 800;
+        /** @var Collection<int, Reading> $kept */
+        $kept = Reading::query()->where('lesson_id', $lesson->id)->get();
+        $readings = [];
+        foreach ($kept as $reading) {
+            if (isset($predicted[$reading->name])) {
+                $of = Measured::against($predicted[$reading->name]['mm'], $reading->mm, $stack);
+                $readings[] = [
+                    'learner' => $reading->learner_id,
+                    'name' => $reading->name,
+                    'mm' => $reading->mm,
+                    'difference_mm' => round($of->difference(), 1),
+                    'why' => $words->say('measures', $of->why),
+                ];
+            }
+        }
+
+        return new MeasureData(
+            $model->title,
+            $side,
+            array_values($predicted),
+            isset($model->measures['volume']) ? round(($model->measures['volume'] * $side ** 3) / 1000, 1) : null,
+            $readings,
+        );
+    }
+}
