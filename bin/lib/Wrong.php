@@ -7,7 +7,7 @@ namespace Bin;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
-/** What bin/fuzz sends: bodies made after the OpenAPI document, then spoilt at one place. The same seed, the same row. */
+/** What bin/fuzz sends: bodies made after the OpenAPI document, then spoilt at one place; same seed, same row. */
 final class Wrong
 {
     public const PATHS = [
@@ -29,7 +29,9 @@ final class Wrong
         '/api/paper-ahead?until=%00',
     ];
 
-    private const FITTING = ['drinking-cup', '2026-11-24T16:00', 'A4', '105 mm', '00000000-0000-4000-8000-000000000000'];
+    private const UUID = '00000000-0000-4000-8000-000000000000';
+
+    private const FITTING = ['drinking-cup', '2026-11-24T16:00', 'A4', '105 mm', self::UUID];
 
     private const SANE_PATH = ['model' => 'crane', 'kind' => 'lesson', 'id' => '1', 'learner' => '1'];
 
@@ -44,7 +46,7 @@ final class Wrong
         $this->chance = new Randomizer(new Mt19937($seed));
     }
 
-    /** @return list<array{string, string, array<string, mixed>}> method, path and operation; none that signs in or out */
+    /** @return list<array{string, string, array<string, mixed>}> method, path, operation; none that signs in */
     public function operations(): array
     {
         $operations = [];
@@ -166,7 +168,8 @@ final class Wrong
         return $this->oneOf([
             ...[null, true, false, 0, -1, 1.5, 1e30, -1e-300, 4294967296, 16777217, PHP_INT_MAX, PHP_INT_MIN],
             ...['', ' ', '1', '-0', '0x10', '1e400', 'null', "\0", "a\0b", "line\nline", "\u{202E}x", '%00', '<b>'],
-            ...["\xF0\x9F\x98\x80", 'İıſK', '٣', "' OR 1=1 --", '../../.env', '2026-13-45T99:99', '9999-12-31T23:59'],
+            ...["\xF0\x9F\x98\x80", 'İıſK', '٣', "' OR 1=1 --", '../../.env'],
+            ...['2026-13-45T99:99', '9999-12-31T23:59'],
             ...[str_repeat('x', 10_000), str_repeat('9', 400), (object) [], ['a' => ['b' => 'c']], ['x' => "\0"]],
             ...[[], [[]], [[[[[[]]]]]], array_fill(0, 300, 1), array_fill(0, 260, []), range(1, 240)],
         ]);
