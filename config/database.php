@@ -17,7 +17,8 @@ return [
             'prefix' => '',
             'strict' => true,
             'engine' => null,
-            'options' => [PDO::ATTR_TIMEOUT => 5],
+            // With CATHEDRA_DB_KEEP each worker keeps its connection; PHP rolls back what a request left open.
+            'options' => [PDO::ATTR_TIMEOUT => 5, PDO::ATTR_PERSISTENT => (bool) env('CATHEDRA_DB_KEEP', false)],
         ],
     ],
 ];

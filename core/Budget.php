@@ -8,8 +8,7 @@ use Closure;
 
 /**
  * How much work may be done, counted in steps of the work itself, so that the same input gives the same answer at any
- * load.
- * A clock handed in from outside is only a last fence; what it cut short says so (isCutByClock) and is not kept.
+ * load. A clock handed in from outside is only a last fence; what it cut short says so (isCutByClock) and is not kept.
  */
 final class Budget
 {

@@ -12,8 +12,7 @@ use Illuminate\Validation\ValidationException;
 
 /**
  * Whether an address and a password belong together. Refusals take the same time whether the address is known or not,
- * and
- * are counted for the account, however its address was spelt: the database decides which account is meant.
+ * and are counted for the account, however its address was spelt: the database decides which account is meant.
  */
 final class SignIn
 {

@@ -8,21 +8,65 @@ use App\Lessons\LessonSheet;
 use App\Models\FinishRecord;
 use App\Models\Group;
 use App\Shelf\ModelShelf;
+use App\Support\LibraryFiles;
 use Cathedra\Core\Lesson\Finish;
+use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Learners x models of a group, with the best end each learner reached in any lesson. The database sums the records up:
- * a
- * group of three years has thousands.
+ * Learners x models of a group, with the best end each learner reached in any lesson. The database sums the records up
+ * (a group of three years has thousands), and the sum is kept until a lesson of the group gets a line in its log, is
+ * moved, or goes into the bin or comes back; safe to delete at any time.
+ *
+ * @phpstan-type Cell array{learner: int, model: string, outcome: string, step: int|null}
+ * @phpstan-type Sum array{models: list<array{slug: string, title: string}>, cells: list<Cell>}
  */
 final readonly class WallChart
 {
-    public function __construct(private ModelShelf $shelf, private LessonSheet $sheet)
-    {
+    private const KEPT_DAYS = 30;
+
+    public function __construct(
+        private ModelShelf $shelf,
+        private LessonSheet $sheet,
+        private LibraryFiles $files,
+        private Repository $cache,
+    ) {
     }
 
     public function __invoke(Group $group): WallData
+    {
+        $key = "wall:{$group->id}:".self::state($group).':'.$this->files->shelfVersion();
+        /** @var Sum $sum */
+        $sum = $this->cache->remember($key, 86400 * self::KEPT_DAYS, fn (): array => $this->sum($group));
+        $data = $this->sheet->group($group);
+        $here = array_fill_keys(array_column($data->learners, 'id'), true);
+        $cells = array_values(array_filter($sum['cells'], static fn (array $c): bool => isset($here[$c['learner']])));
+        $shown = array_fill_keys(array_column($cells, 'model'), true);
+        $models = array_values(array_filter($sum['models'], static fn (array $m): bool => isset($shown[$m['slug']])));
+        $finished = array_filter($cells, static fn (array $c): bool => Finish::from($c['outcome'])->isFinished());
+
+        return new WallData($data, $models, $cells, count($finished));
+    }
+
+    /** Changes with every line of a log of the group, and when its lessons are others or lie on other days. */
+    private static function state(Group $group): string
+    {
+        $row = DB::table('lessons')
+            ->where('group_id', $group->id)
+            ->whereNull('deleted_at')
+            ->selectRaw('COUNT(*) AS n, SUM(newest) AS events')
+            ->selectRaw("SUM(CRC32(CONCAT_WS('-', id, newest, starts_at))) AS mix")
+            ->first();
+
+        return implode('-', (array) $row);
+    }
+
+    /**
+     * Of everybody who ever was in the group: who lies in the bin is left out when the chart is read.
+     *
+     * @return Sum
+     */
+    private function sum(Group $group): array
     {
         $rank = FinishRecord::rank('f.outcome');
         // One whole number a record: rank first, then the lesson's time, then the step; its maximum is the best and
@@ -30,33 +74,31 @@ final readonly class WallChart
         $best = "MAX(($rank * 10000000000 + UNIX_TIMESTAMP(l.starts_at)) * 1000 + COALESCE(f.step, 0))";
         $rows = DB::table('finishes as f')
             ->join('lessons as l', 'l.id', '=', 'f.lesson_id')
-            ->join('learners as p', 'p.id', '=', 'f.learner_id')
-            ->where('l.group_id', $group->id)->whereNull('l.deleted_at')->whereNull('p.deleted_at')
+            ->where('l.group_id', $group->id)->whereNull('l.deleted_at')
             ->groupBy('f.learner_id', 'f.model')
             ->selectRaw("f.learner_id, f.model, $best AS best, MIN(l.starts_at) AS first, MIN(f.id) AS made")
             ->get();
         $of = array_combine(array_map(static fn (Finish $f): int => $f->rank(), Finish::cases()), Finish::cases());
         $first = [];
         $cells = [];
-        $finished = 0;
         foreach ($rows as $row) {
             $first[$row->model] = min($first[$row->model] ?? [$row->first, $row->made], [$row->first, $row->made]);
             $best = (int) $row->best;
             $finish = $of[intdiv($best, 10_000_000_000_000)];
             $cells[] = [
-                'learner' => $row->learner_id,
-                'model' => $row->model,
+                'learner' => (int) $row->learner_id,
+                'model' => (string) $row->model,
                 'outcome' => $finish->value,
                 'step' => $finish === Finish::Stopped ? $best % 1000 : null,
             ];
-            $finished += $finish->isFinished() ? 1 : 0;
         }
         asort($first);
+
         $models = array_map(
-            fn (string $slug): array => ['slug' => $slug, 'title' => $this->shelf->title($slug)],
+            fn (int|string $slug): array => ['slug' => (string) $slug, 'title' => $this->shelf->title((string) $slug)],
             array_keys($first),
         );
 
-        return new WallData($this->sheet->group($group), $models, $cells, $finished);
+        return ['models' => $models, 'cells' => $cells];
     }
 }

@@ -27,7 +27,6 @@ final class HomeController extends Controller
         /** @var Collection<int, Lesson> $open */
         $open = $organisation
             ->lessons()
-            ->with(LessonSheet::WITH)
             ->whereNull('ended_at')
             ->where('starts_at', '>=', $today)
             ->orderByRaw('started_at IS NULL')
@@ -37,18 +36,18 @@ final class HomeController extends Controller
         /** @var Collection<int, Lesson> $taught */
         $taught = $organisation
             ->lessons()
-            ->with(LessonSheet::WITH)
             ->whereNotNull('ended_at')
             ->orderByDesc('starts_at')
             ->limit(self::LISTED)
             ->get();
-        $cards = $this->sheet->cards(array_values($open->all()));
+        $cards = $this->sheet->cards([...$open->values(), ...$taught->values()]);
+        $coming = array_slice($cards, 0, $open->count());
 
         return response()->json(
             new HomeData(
-                $cards[0] ?? null,
-                array_slice($cards, 1),
-                $this->sheet->cards(array_values($taught->all())),
+                $coming[0] ?? null,
+                array_slice($coming, 1),
+                array_slice($cards, $open->count()),
                 $unfinished($organisation),
             ),
         );

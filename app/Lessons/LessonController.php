@@ -28,7 +28,6 @@ final class LessonController extends Controller
         );
         $page = $this->organisation($request)
             ->lessons()
-            ->with(LessonSheet::WITH)
             ->orderByDesc('starts_at')
             ->orderByDesc('id')
             ->paginate(self::PER_PAGE);

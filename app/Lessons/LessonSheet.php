@@ -23,12 +23,25 @@ use Cathedra\Core\Pacing\ModelLoad;
 use Cathedra\Core\Pacing\Room;
 use Cathedra\Core\Pacing\RunSheet;
 use Cathedra\Core\Rules\Bounds;
+use Closure;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Relations\Relation;
 
 /** A lesson with everything the core computes for it: paper, plan, and how far it has come. */
 final readonly class LessonSheet
 {
     /** Relations a lesson must bring along, so that nothing is loaded one by one. */
     public const WITH = ['group.learners', 'chosen', 'models'];
+
+    /**
+     * What a list reads of its lessons: learners are counted, not read.
+     *
+     * @return array<array-key, string|Closure>
+     */
+    public static function listed(): array
+    {
+        return ['group' => static fn (Relation $group) => $group->withCount('learners'), 'chosen', 'models'];
+    }
 
     /** Minutes; the time needed does not depend on the slot. */
     private const ANY_SLOT = 60;
@@ -84,10 +97,10 @@ final readonly class LessonSheet
      */
     public function cards(array $lessons): array
     {
+        (new Collection($lessons))->loadMissing(self::listed());
         $finished = $this->record->finished($lessons);
 
         return array_map(function (Lesson $lesson) use ($finished): LessonCard {
-            $lesson->loadMissing(self::WITH);
             $paper = $lesson->used_paper === null ? $this->bench->reckon($lesson) : null;
             $programme = Programme::of($lesson, $this->shelf);
             $sheets = $paper === null ? null : ($paper->fits() ? [$paper->sheets(), $paper->short()] : [0, 0]);
@@ -125,7 +138,7 @@ final readonly class LessonSheet
     public function times(Group $group): array
     {
         $group->loadMissing('learners');
-        $room = new Room(max(1, $group->learners->count()), $group->helpers, $group->age_band);
+        $room = new Room(max(1, $group->size()), $group->helpers, $group->age_band);
         $times = $this->files->times();
 
         return array_map(
@@ -159,7 +172,7 @@ final readonly class LessonSheet
             $programme->title(),
             $lesson->group_id,
             $lesson->group->name,
-            $lesson->group->learners->count(),
+            $lesson->group->size(),
             $lesson->starts_at->format('Y-m-d\TH:i'),
             $lesson->minutes,
             self::minutes($plan->needed),

@@ -11,8 +11,7 @@ use App\Support\Versions;
 
 /**
  * Saves a lesson with its models and papers: all of it or nothing, and only over what its lead has seen. Once it is
- * taught
- * it changes only by corrections of its log; while it is being taught, who folds what stays.
+ * taught it changes only by corrections of its log; while it is being taught, who folds what stays.
  */
 final readonly class SaveLesson
 {

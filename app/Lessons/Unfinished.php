@@ -28,17 +28,20 @@ final readonly class Unfinished
      */
     public function __invoke(Organisation $organisation): array
     {
-        $rows = DB::table('finishes')
-            ->join('lessons', 'lessons.id', '=', 'finishes.lesson_id')
-            ->join('learners', 'learners.id', '=', 'finishes.learner_id')
-            ->join('groups', 'groups.id', '=', 'lessons.group_id')
+        $stopped = DB::table('lessons')
+            ->join('finishes', 'finishes.lesson_id', '=', 'lessons.id')
             ->where('lessons.organisation_id', $organisation->id)
             ->where('lessons.starts_at', '>=', CarbonImmutable::now()->subDays(self::DAYS))
-            ->whereNull('lessons.deleted_at')->whereNull('learners.deleted_at')
-            ->groupBy('groups.id', 'groups.name', 'finishes.model', 'learners.id', 'learners.name', 'learners.seat')
+            ->whereNull('lessons.deleted_at')
+            ->groupBy('finishes.learner_id', 'finishes.model', 'lessons.group_id')
             ->havingRaw('MAX('.FinishRecord::rank('finishes.outcome').') = '.Finish::Stopped->rank())
-            ->orderBy('groups.name')->orderBy('finishes.model')->orderBy('learners.seat')
-            ->get(['groups.id', 'groups.name', 'finishes.model', 'learners.name as learner']);
+            ->select('finishes.learner_id', 'finishes.model', 'lessons.group_id');
+        $rows = DB::query()->fromSub($stopped, 's')
+            ->join('learners', 'learners.id', '=', 's.learner_id')
+            ->join('groups', 'groups.id', '=', 's.group_id')
+            ->whereNull('learners.deleted_at')
+            ->orderBy('groups.name')->orderBy('s.model')->orderBy('learners.seat')
+            ->get(['groups.id', 'groups.name', 's.model', 'learners.name as learner']);
         $lists = [];
         foreach ($rows as $row) {
             $lists["{$row->id} {$row->model}"] ??= [

@@ -43,6 +43,12 @@ final class Group extends Model
         return $relation;
     }
 
+    /** How many learners; of a list they may be counted by the database alone (withCount). */
+    public function size(): int
+    {
+        return (int) ($this->getAttributes()['learners_count'] ?? $this->learners->count());
+    }
+
     /** @return HasMany<Lesson, $this> */
     public function lessons(): HasMany
     {

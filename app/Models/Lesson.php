@@ -129,7 +129,7 @@ final class Lesson extends Model
     /** An empty group is planned for one, so that the plan can be looked at before names are in. */
     public function learners(): int
     {
-        return max(1, $this->group->learners->count());
+        return max(1, $this->group->size());
     }
 
     /** @return HasMany<LessonEvent, $this> */

@@ -14,8 +14,7 @@ use Illuminate\Contracts\Cache\Repository;
 
 /**
  * The paper of lessons, worked out once for each question and kept under everything the answer depends on: a plan that
- * was
- * cut short by time stays the same from one look to the next. Safe to delete at any time.
+ * was cut short by time stays the same from one look to the next. Safe to delete at any time.
  */
 final class PaperPlans
 {

@@ -9,8 +9,7 @@ use Cathedra\Core\Cutting\CutPlanner;
 
 /**
  * How much work a cutting plan may take, by who waits for it: counted in steps, so that the answer is the same at any
- * load.
- * The clock is only the last fence, at four times what the steps usually take.
+ * load. The clock is only the last fence, at four times what the steps usually take.
  */
 final readonly class Work
 {

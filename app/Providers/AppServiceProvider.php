@@ -54,8 +54,7 @@ final class AppServiceProvider extends ServiceProvider
 
     /**
      * Route parameters are digits and find only what belongs to the organisation of whoever is signed in. What lies in
-     * the
-     * bin is said to lie there.
+     * the bin is said to lie there.
      */
     private function bindOwnRecords(): void
     {

@@ -19,8 +19,7 @@ use Throwable;
 
 /**
  * One shape for every error of the API: {"message": string, "errors": list<{"pointer": JSON pointer into the request,
- * "message": string}>}.
- * Never a stack trace; what went wrong, what was kept, what to do.
+ * "message": string}>}. Never a stack trace; what went wrong, what was kept, what to do.
  */
 final class ApiErrors
 {

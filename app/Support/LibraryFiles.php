@@ -188,6 +188,18 @@ final class LibraryFiles
         return $this->versions[$slug] ??= hash('xxh128', $this->engineVersion().$this->text($slug));
     }
 
+    /** Changes when any model, the words or the code does. */
+    public function shelfVersion(): string
+    {
+        return $this->versions['*'] ??= hash(
+            'xxh128',
+            $this->engineVersion().implode("\n", array_map(
+                static fn (string $file): string => $file.filemtime($file).filesize($file),
+                glob($this->folder.'/models/*.yaml') ?: [],
+            )),
+        );
+    }
+
     /** Changes with the code and the words. */
     public function engineVersion(): string
     {

@@ -11,10 +11,8 @@ use Symfony\Component\HttpFoundation\Response;
 
 /**
  * Looks at a request before anything else does: addresses and text are UTF-8 without NUL, numbers are finite, bodies
- * and
- * lists have a size that something here could mean, and the host is one of ours. What passes may still be wrong, but
- * nothing
- * behind this is held up or broken by its form.
+ * and lists have a size that something here could mean, and the host is one of ours. What passes may still be wrong,
+ * but nothing behind this is held up or broken by its form.
  */
 final class SaneInput
 {

@@ -25,8 +25,8 @@ use Illuminate\Validation\ValidationException;
 
 /**
  * The log of a lesson: the one place that writes it. Under a lock on the lesson's row, events get their numbers, and
- * what
- * lists read (step, start, end, records, paper) is written from what the core says of the log, in the same transaction.
+ * what lists read (step, start, end, records, paper) is written from what the core says of the log, in the same
+ * transaction.
  *
  * @phpstan-import-type Given from Deeds
  */

@@ -42,7 +42,9 @@ final class Client
         return [curl_getinfo($curl, CURLINFO_HTTP_CODE), $answer, curl_getinfo($curl, CURLINFO_TOTAL_TIME)];
     }
 
-    /** @param  array<array-key, mixed>|string|null  $body */
+    /**
+     * @param  array<array-key, mixed>|string|null  $body
+     */
     public function request(
         string $method,
         string $path,
@@ -53,7 +55,7 @@ final class Client
         curl_setopt_array(
             $curl,
             [
-                CURLOPT_CUSTOMREQUEST => $method,
+                CURLOPT_CUSTOMREQUEST => $method ?: 'GET',
                 CURLOPT_HTTPHEADER => $this->headers(),
                 CURLOPT_RETURNTRANSFER => true,
                 CURLOPT_TIMEOUT_MS => (int) ($patience * 1000),
@@ -70,7 +72,7 @@ final class Client
                     : [
                         CURLOPT_POSTFIELDS => is_string($body)
                             ? $body
-                            : json_encode($body, JSON_PARTIAL_OUTPUT_ON_ERROR),
+                            : (string) json_encode($body, JSON_PARTIAL_OUTPUT_ON_ERROR),
                     ]),
         );
 

@@ -120,7 +120,10 @@ final class Wrong
         ];
     }
 
-    /** @param  array<string, mixed>  $schema */
+    /**
+     * @param  array<string, mixed>  $schema
+     * @return array<string, mixed>
+     */
     private function resolve(array $schema): array
     {
         while (isset($schema['$ref'])) {

@@ -11,8 +11,8 @@ use Database\Seeders\DatabaseSeeder;
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 require __DIR__.'/Client.php';
 
-[, $base, $round, $clients, $marks] = [...$argv, 1, 8, 400];
-[$clients, $marks] = [(int) $clients, (int) $marks];
+[$base, $round] = [(string) $argv[1], (int) $argv[2]];
+[$clients, $marks] = [(int) ($argv[3] ?? 8), (int) ($argv[4] ?? 400)];
 $until = microtime(true) + 90; // bounded whatever happens
 
 $client = new Client($base);

@@ -142,7 +142,8 @@ app_start() {
     # another shell, and the tests, read them as they are.
     mkdir -p "$VAR/cache"
     export APP_CONFIG_CACHE="$VAR/cache/config-$1.php" APP_ROUTES_CACHE="$VAR/cache/routes-$1.php"
-    php artisan config:cache --quiet && php artisan route:cache --quiet || fail "the configuration could not be cached."
+    CATHEDRA_DB_KEEP=true php artisan config:cache --quiet && php artisan route:cache --quiet \
+        || fail "the configuration could not be cached."
     PHP_CLI_SERVER_WORKERS=${CATHEDRA_WORKERS:-8} php -d opcache.enable_cli=1 -d opcache.memory_consumption=192 \
         -d opcache.max_accelerated_files=20000 -d opcache.revalidate_freq=${CATHEDRA_REVALIDATE:-2} -d \
             realpath_cache_size=4M \

@@ -8,8 +8,8 @@ use Cathedra\Core\Paper\BadPaper;
 
 /**
  * In what order to cut a sheet by straight cuts from edge to edge: the whole sheet first, since whole sheets lie in
- * stacks,
- * then pieces that are alike together. Lengths in mm; places on the sheet from its own corner, x right and y up.
+ * stacks, then pieces that are alike together. Lengths in mm; places on the sheet from its own corner, x right and y
+ * up.
  *
  * @phpstan-type Placed array{x: float, y: float, side: float}
  * @phpstan-type Piece array{width: float, height: float, squares: list<Placed>, origins: list<array{float, float}>}

@@ -10,10 +10,8 @@ use Closure;
 /**
  * Which sheets to cut into which squares, by what the lead puts first (Prefer), in four stages: Listing all guillotine
  * patterns, or Making good ones where there are too many; Mixing them at the least cost; Tidying the mix. A plan is
- * Proven
- * only when every stage looked at all there is. The work is counted, not timed, so the same question gets the same plan
- * at
- * any load; a clock is only the last fence, and a plan it cut short says so.
+ * Proven only when every stage looked at all there is. The work is counted, not timed, so the same question gets the
+ * same plan at any load; a clock is only the last fence, and a plan it cut short says so.
  */
 final readonly class CutPlanner
 {

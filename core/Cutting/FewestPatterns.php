@@ -8,10 +8,9 @@ use Cathedra\Core\Budget;
 
 /**
  * People cut in stacks, many sheets the same way: of all plans within a budget one with the fewest different patterns,
- * and
- * of those the cheapest. One pattern is tried, then two, then three ...; a choice is given up when what is still wanted
- * costs more than the budget has left, at the prices of the linear program (no pattern makes squares cheaper than
- * these).
+ * and of those the cheapest. One pattern is tried, then two, then three ...; a choice is given up when what is still
+ * wanted costs more than the budget has left, at the prices of the linear program (no pattern makes squares cheaper
+ * than these).
  */
 final class FewestPatterns
 {

@@ -12,8 +12,7 @@ use Closure;
  * stages: the count vectors that no other way beats in every size, each with its cuts.
  *
  * Every such pattern can be pushed down and to the left, so cuts need be tried only where squares and kerfs add up, and
- * a
- * rectangle is as good as the largest one of such measures inside it.
+ * a rectangle is as good as the largest one of such measures inside it.
  */
 final class GuillotinePatterns
 {

@@ -11,8 +11,7 @@ final readonly class LargestSquare
 {
     /**
      * The largest side of which the pile gives so many equal squares. The number of squares only changes where a row or
-     * a
-     * column more fits, so these sides are all that need be looked at.
+     * a column more fits, so these sides are all that need be looked at.
      *
      * @param  list<Stock>  $pile
      * @param  int  $squares  at least 1

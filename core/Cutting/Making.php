@@ -9,8 +9,7 @@ use Cathedra\Core\Paper\Stock;
 
 /**
  * Second stage, where there are too many patterns to list: good ones are made one after the other, each the dearest at
- * the
- * prices of the mix so far, and then such as finish a plan.
+ * the prices of the mix so far, and then such as finish a plan.
  */
 final class Making
 {

@@ -85,8 +85,7 @@ final class Mixing
 
     /**
      * The least area of paper that is not scrap; then, for every number of such sheets that adds up to it, the least
-     * area of
-     * scrap.
+     * area of scrap.
      *
      * @param  array<int, int>  $need
      */

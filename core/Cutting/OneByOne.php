@@ -8,9 +8,8 @@ use Cathedra\Core\Paper\Stock;
 
 /**
  * Each size by itself, largest first: the best grid on every stock, and among all ways to mix the stocks the one with
- * the
- * least area, then the fewest sheets. Exact for one size; for several a plan that is quick, always there, and often not
- * the best.
+ * the least area, then the fewest sheets. Exact for one size; for several a plan that is quick, always there, and often
+ * not the best.
  */
 final class OneByOne
 {
@@ -153,9 +152,8 @@ final class OneByOne
 
     /**
      * Covering knapsack by dynamic programming over the number of squares still needed: the least (area, sheets) that
-     * gives at
-     * least r squares. Sheets of a stock are taken one, two, four ... at once, so that any number up to what there is
-     * adds up.
+     * gives at least r squares. Sheets of a stock are taken one, two, four ... at once, so that any number up to what
+     * there is adds up.
      *
      * @param  array<int, SquareGrid>  $grids
      * @return array<int, int> sheets by stock

@@ -8,12 +8,10 @@ use Cathedra\Core\Budget;
 
 /**
  * Good ways to cut a sheet, where all of them would be too many to list: rows across the sheet (or along it), each as
- * high as
- * its largest squares and filled with those and smaller ones. The best of them for given prices of squares is found by
- * two
- * knapsacks, first along a row, then over the rows (P. C. Gilmore and R. E. Gomory, "Multistage cutting stock problems
- * of two
- * and more dimensions", Operations Research 13, 1965). Lengths are counted in small steps, squares rounded up to them.
+ * high as its largest squares and filled with those and smaller ones. The best of them for given prices of squares is
+ * found by two knapsacks, first along a row, then over the rows (P. C. Gilmore and R. E. Gomory, "Multistage cutting
+ * stock problems of two and more dimensions", Operations Research 13, 1965). Lengths are counted in small steps,
+ * squares rounded up to them.
  */
 final readonly class StripPatterns
 {

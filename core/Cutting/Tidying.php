@@ -41,8 +41,7 @@ final readonly class Tidying
 
     /**
      * One entry for each pattern. Sheets of one pattern are all cut alike, since they lie in stacks: squares beyond
-     * what is
-     * wanted are left out where all sheets of a pattern can do without them, and are cut as spares where not.
+     * what is wanted are left out where all sheets of a pattern can do without them, and are cut as spares where not.
      *
      * @param  array<int, int>  $uses
      * @param  array<int, int>  $need

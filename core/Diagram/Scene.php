@@ -6,8 +6,7 @@ namespace Cathedra\Core\Diagram;
 
 /**
  * What one picture shows, independent of how it is drawn: millimetres of the folded plane, x right, y up, with the
- * frame
- * that holds it all. Two renderers draw it: SvgRenderer here and FoldPicture.vue in the browser.
+ * frame that holds it all. Two renderers draw it: SvgRenderer here and FoldPicture.vue in the browser.
  *
  * @phpstan-type Pair array{float, float}
  * @phpstan-type SceneFace array{points: list<Pair>, side: 'front'|'back', moving: bool, depth: int}

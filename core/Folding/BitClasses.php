@@ -6,9 +6,8 @@ namespace Cathedra\Core\Folding;
 
 /**
  * Elimination over GF(2), in two layers: conditions with one or two unknowns join them into classes of equal or
- * opposite
- * bits (union-find with parity; the class of GROUND is the constant 0), the longer ones become reduced rows over the
- * classes. Rows that shrink to one or two unknowns join classes again, until nothing changes.
+ * opposite bits (union-find with parity; the class of GROUND is the constant 0), the longer ones become reduced rows
+ * over the classes. Rows that shrink to one or two unknowns join classes again, until nothing changes.
  */
 final class BitClasses
 {

@@ -108,8 +108,7 @@ final class Conditions
 
     /**
      * Two creases lying on one another do not interleave. Which lie on one line is asked in plain numbers first: it is
-     * asked
-     * of every two creases, and nearly none do.
+     * asked of every two creases, and nearly none do.
      */
     private function stackedCreases(): void
     {

@@ -8,8 +8,8 @@ use Cathedra\Core\Geometry\Point;
 
 /**
  * Writes folded states as a FOLD document (the openly specified JSON format for folded sheets, version 1.2): key frame
- * the
- * flat sheet with the final creases, one self-contained frame per step with the keys 3-folding.md of the design lists.
+ * the flat sheet with the final creases, one self-contained frame per step with the keys 3-folding.md of the design
+ * lists.
  */
 final readonly class FoldDocument
 {

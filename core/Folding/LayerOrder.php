@@ -6,8 +6,7 @@ namespace Cathedra\Core\Folding;
 
 /**
  * Which of two overlapping faces is above (nearer the folder). A relation on pairs, not a list: closed flaps may
- * overlap
- * in a ring. Pairs that do not overlap with positive area are not in it.
+ * overlap in a ring. Pairs that do not overlap with positive area are not in it.
  */
 final readonly class LayerOrder
 {

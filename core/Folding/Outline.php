@@ -183,8 +183,7 @@ final readonly class Outline
 
     /**
      * Where the rim goes on; at a place where the silhouette touches itself, the sharpest turn to the right, which
-     * keeps
-     * to the outside.
+     * keeps to the outside.
      *
      * @param  list<array{Point, Point}>  $rim
      */

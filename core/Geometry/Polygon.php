@@ -99,8 +99,7 @@ final readonly class Polygon
 
     /**
      * The part common to both. Written out in plain numbers: orders of layers are found by asking this for every pair
-     * and
-     * triple of faces.
+     * and triple of faces.
      */
     public function intersection(self $that): self
     {

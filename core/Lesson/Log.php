@@ -6,8 +6,7 @@ namespace Cathedra\Core\Lesson;
 
 /**
  * The events of a lesson in the server's order, each key once. What was taken back and what came late is decided here,
- * so
- * that every reader agrees.
+ * so that every reader agrees.
  */
 final readonly class Log
 {

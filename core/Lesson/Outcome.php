@@ -27,8 +27,7 @@ final readonly class Outcome
 
     /**
      * What the marks of a lesson say: never seen is away; the last step done is finished, with help if any was asked
-     * for
-     * or given in this model; anything else stopped at the step after the last one done.
+     * for or given in this model; anything else stopped at the step after the last one done.
      *
      * @param  int  $done  furthest step of the model done, 0 for none
      * @param  int  $steps  of the model

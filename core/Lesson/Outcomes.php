@@ -6,8 +6,7 @@ namespace Cathedra\Core\Lesson;
 
 /**
  * How every learner ended with every model. A correction by hand stands over the marks, the latest by server number;
- * marks
- * that came after the end change nothing, but where they would, that is offered.
+ * marks that came after the end change nothing, but where they would, that is offered.
  *
  * @phpstan-type Offer array{learner: int, model: string, from: Outcome, to: Outcome}
  */

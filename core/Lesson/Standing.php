@@ -8,8 +8,7 @@ namespace Cathedra\Core\Lesson;
  * Where a lesson is: folded from its log, by server numbers only.
  *
  * A move counts unless a device that did not know of it moved the lesson meanwhile: what an old device still had
- * waiting
- * does not pull the room back.
+ * waiting does not pull the room back.
  */
 final readonly class Standing
 {

@@ -7,8 +7,7 @@ namespace Cathedra\Core\Pacing;
 /**
  * The timed order of a lesson. Deterministic: at a step all wait for the slowest learner one must expect, whose pace is
  * the n/(n+1) quantile of the spread between learners (the expected place of the slowest of n), and for the queue at
- * the
- * helpers. Times in seconds from the start of the slot.
+ * the helpers. Times in seconds from the start of the slot.
  *
  * @phpstan-type Line array{kind: 'block'|'step'|'checkpoint', key: string, step: int|null, start: int, seconds: int}
  */

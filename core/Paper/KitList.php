@@ -6,10 +6,8 @@ namespace Cathedra\Core\Paper;
 
 /**
  * What has to be done and laid out before a lesson, in the order of doing it, and what goes to each learner and each
- * table.
- * Each entry is a key and its numbers; words come from the phrasebook. A key is counted through (cut-1, cut-2), so that
- * what
- * is ticked off stays ticked when something is added.
+ * table. Each entry is a key and its numbers; words come from the phrasebook. A key is counted through (cut-1, cut-2),
+ * so that what is ticked off stays ticked when something is added.
  *
  * @phpstan-type Entry array{key: string, said: string, with: array<string, int|float|string>}
  */

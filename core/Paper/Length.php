@@ -128,8 +128,7 @@ final readonly class Length
 
     /**
      * The largest length that can be read off a ruler of the unit and is not longer: sixteenths of an inch, whole
-     * millimetres on
-     * a ruler in cm, tenths in mm (where a half is read between two marks).
+     * millimetres on a ruler in cm, tenths in mm (where a half is read between two marks).
      *
      * @param  'mm'|'cm'|'in'  $unit
      * @return float mm

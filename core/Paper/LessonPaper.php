@@ -14,12 +14,9 @@ use Closure;
 
 /**
  * All paper a lesson takes: for every learner, every spare and the lead's own practice each piece of each model, from a
- * pile
- * of one stock or several. A model from an uncut sheet takes sheets as they are, of the stock nearest to its shape.
- * When the
- * pile does not do, the plan is made as if there were plenty of the first stock (or of all, where the first gives none
- * of the
- * squares), and what is missing is counted. Lengths in mm.
+ * pile of one stock or several. A model from an uncut sheet takes sheets as they are, of the stock nearest to its
+ * shape. When the pile does not do, the plan is made as if there were plenty of the first stock (or of all, where the
+ * first gives none of the squares), and what is missing is counted. Lengths in mm.
  *
  * @phpstan-type Piece array{model: int, title: string, side: float, count: int, uncut: bool}
  */
@@ -239,8 +236,7 @@ final readonly class LessonPaper
 
     /**
      * The largest share of all sides for which the pile is enough, so that the main side of the first model is a whole
-     * number
-     * of tenths of a mm: by halving for several sizes, exactly for one.
+     * number of tenths of a mm: by halving for several sizes, exactly for one.
      *
      * @param  array<int, Stock>  $left
      * @param  list<Piece>  $cut

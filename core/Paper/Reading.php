@@ -6,8 +6,7 @@ namespace Cathedra\Core\Paper;
 
 /**
  * A learner's ruler reading beside what the formula predicts for the sheet that was used. Every layer that is folded
- * round
- * takes about its own thickness, so readings are often a little smaller inside and larger outside than the ideal.
+ * round takes about its own thickness, so readings are often a little smaller inside and larger outside than the ideal.
  */
 final readonly class Reading
 {

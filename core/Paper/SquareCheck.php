@@ -9,8 +9,7 @@ final readonly class SquareCheck
 {
     /**
      * With four equal sides s that are out by the angle e, the diagonals are 2 s sin(45 + e/2) and 2 s cos(45 + e/2)
-     * long;
-     * they differ by about sqrt(2) s sin(e): 150 mm and 1 degree give 3.7 mm.
+     * long; they differ by about sqrt(2) s sin(e): 150 mm and 1 degree give 3.7 mm.
      *
      * @param  float  $tolerance  degrees a model forgives
      * @return array{passes: bool, off_degrees: float, allowed_mm: float, trim_mm: float} trim: what to take off on the

@@ -6,10 +6,8 @@ namespace Cathedra\Core\Paper;
 
 /**
  * Whether a model can be folded from a stock by a group: thickness where most layers lie, and the narrowest point
- * against
- * what hands of that age can do; and whether it can then do what it is for (flap, stand, fly). Limits are data with
- * their
- * source (library/paper-rules.yaml).
+ * against what hands of that age can do; and whether it can then do what it is for (flap, stand, fly). Limits are data
+ * with their source (library/paper-rules.yaml).
  */
 final readonly class WillItFold
 {
@@ -107,8 +105,7 @@ final readonly class WillItFold
 
     /**
      * The side from which a sheet sags under its own weight. A strip of length L, thickness t and density rho that
-     * sticks out
-     * sinks by 1.5 rho g L^4 / (E t^2); a given share of L is reached at L proportional to t^(2/3).
+     * sticks out sinks by 1.5 rho g L^4 / (E t^2); a given share of L is reached at L proportional to t^(2/3).
      *
      * @param  float  $caliper  mm
      * @param  float  $at  mm, that side for paper of 0.1 mm

@@ -6,8 +6,7 @@ namespace Cathedra\Core\Rules;
 
 /**
  * How large and how many things may be: stated once, from here they reach forms ("least,most"), the database and, with
- * the
- * account, the screens.
+ * the account, the screens.
  */
 final class Bounds
 {

@@ -41,8 +41,7 @@ final readonly class TeachingRules
 
     /**
      * Learners who must be done before the next step is shown. Counted in thousandths, so that 0.55 of 20 is 11 and not
-     * 12
-     * by a rounding of binary fractions.
+     * 12 by a rounding of binary fractions.
      */
     public function enough(int $room): int
     {

@@ -6,8 +6,8 @@ namespace Cathedra\Core\Sequence;
 
 /**
  * In which line of a YAML text a key stands. The YAML parser gives values without places; the strict loader needs
- * places
- * for its messages. Reads block style by indentation; what stands inside a flow collection has the line of its key.
+ * places for its messages. Reads block style by indentation; what stands inside a flow collection has the line of its
+ * key.
  */
 final class LineIndex
 {

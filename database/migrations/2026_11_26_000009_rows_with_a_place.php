@@ -9,8 +9,7 @@ use Illuminate\Support\Facades\Schema;
 
 /**
  * All models and all papers of a lesson are rows with a place, the first like any other. May be stopped at any
- * statement and
- * run again: rows are carried over while the old columns are there, and carrying twice changes nothing.
+ * statement and run again: rows are carried over while the old columns are there, and carrying twice changes nothing.
  */
 return new class extends Migration
 {

@@ -9,10 +9,8 @@ use Illuminate\Support\Facades\Schema;
 
 /**
  * A lesson is a log: taps, moves, starts, ends and corrections are lines of one table. What was there before is carried
- * over
- * with its times by one statement (all of it or nothing), under keys made from the old rows, so that running it again
- * adds
- * nothing. Rows of `finishes` stay: they are what the log says, kept for lists.
+ * over with its times by one statement (all of it or nothing), under keys made from the old rows, so that running it
+ * again adds nothing. Rows of `finishes` stay: they are what the log says, kept for lists.
  */
 return new class extends Migration
 {

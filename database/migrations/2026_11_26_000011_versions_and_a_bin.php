@@ -8,8 +8,7 @@ use Illuminate\Support\Facades\Schema;
 
 /**
  * Groups and lessons have versions, so that nobody overwrites what she has not seen. What is removed lies in a bin; its
- * name
- * is free meanwhile (`live` is null for what lies there, and nulls do not collide).
+ * name is free meanwhile (`live` is null for what lies there, and nulls do not collide).
  */
 return new class extends Migration
 {

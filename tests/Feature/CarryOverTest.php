@@ -13,8 +13,7 @@ use RuntimeException;
 
 /**
  * A database made by the code before there were logs is carried over without loss, also when the migration is killed
- * after
- * any of its statements and run again. In a database of its own, since DDL ends transactions.
+ * after any of its statements and run again. In a database of its own, since DDL ends transactions.
  */
 final class CarryOverTest extends Base
 {

@@ -123,8 +123,8 @@ final class PaperBenchTest extends TestCase
             ->assertOk()
             ->json('paper');
         // 5 sets of 140 and 98: an A4 holds one 140 (two are 280 long, and 210 wide leaves no 98 beside: 140 + 98 =
-        // 238), and
-        // beside or above it a row of two 98: 140 + 98 = 238 of 297, so one big and two small from a sheet: 5 sheets.
+        // 238), and beside or above it a row of two 98: 140 + 98 = 238 of 297, so one big and two small from a sheet: 5
+        // sheets.
         self::assertSame(
             [['Cat', 140, 5], ['Head', 98, 5]],
             array_map(static fn (array $p): array => [$p['title'], $p['side_mm'], $p['count']], $paper['pieces']),
@@ -327,8 +327,7 @@ final class PaperBenchTest extends TestCase
         // 5 of 148 and 5 of 105 (3 learners, a spare, one to practise): two of 148 from a sheet, four of 105: 3 and 2;
         // or one of
         // 148 with one of 105 above it (148 + 105 = 253 of 297; 210 - 148 = 62 is too narrow): never fewer than 4: 5 *
-        // 148^2 and
-        // 5 * 105^2 are 164,645 mm2, of 62,370 each.
+        // 148^2 and 5 * 105^2 are 164,645 mm2, of 62,370 each.
         self::assertSame([4, true], [$lesson['paper']['sheets'], $lesson['paper']['optimal']]);
         self::assertContains('next-model', array_column($lesson['plan']['lines'], 'key'));
         [$ada, $bram, $cleo] = array_column($lesson['group']['learners'], 'id');

@@ -54,8 +54,7 @@ abstract class TestCase extends Base
 
     /**
      * A lesson as it is sent. For short, `model`, `ways` and `side_mm` change the first model, `further` are the models
-     * after
-     * it; `stock_id` is the first paper, `also` those after it.
+     * after it; `stock_id` is the first paper, `also` those after it.
      *
      * @param  array<string, mixed>  $changes
      * @return array<string, mixed>

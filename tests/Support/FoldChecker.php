@@ -6,9 +6,8 @@ namespace Tests\Support;
 
 /**
  * Judges one foldedForm frame of a FOLD document from its numbers alone, sharing no code with the engine: isometry,
- * tiling,
- * M/V against order, angles and counts at vertices, complete acyclic faceOrders, and no paper through paper by probing
- * points beside every crease. Returns complaints; none means the frame is paper.
+ * tiling, M/V against order, angles and counts at vertices, complete acyclic faceOrders, and no paper through paper by
+ * probing points beside every crease. Returns complaints; none means the frame is paper.
  */
 final class FoldChecker
 {
@@ -206,8 +205,7 @@ final class FoldChecker
 
     /**
      * Going across the line, every layer goes on as itself, as the face joined to it flat, or turns back into the face
-     * it is
-     * folded to; drawn as arcs between positions, none may cross.
+     * it is folded to; drawn as arcs between positions, none may cross.
      *
      * @param  list<int>  $left
      * @param  list<int>  $right

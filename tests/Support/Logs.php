@@ -19,10 +19,8 @@ final class Logs
 {
     /**
      * Events as the API gives them, in a line each: "3 done 7 @2" is number 3: learner 7 has done step 2. After that,
-     * in any
-     * order: "dev:B" device, "after:2" newest number known, "t:90" seconds after the start of time, "key:x",
-     * "cancels:x",
-     * "model:cup", "finish:stopped/3".
+     * in any order: "dev:B" device, "after:2" newest number known, "t:90" seconds after the start of time, "key:x",
+     * "cancels:x", "model:cup", "finish:stopped/3".
      *
      * @return list<array<string, mixed>>
      */

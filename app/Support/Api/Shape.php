@@ -9,12 +9,9 @@ use OpenApi\Attributes as OA;
 
 /**
  * A JSON object in a line a field, for the API document. Types: "string", "integer", "number", "boolean", "#Name"
- * (another
- * shape), "{string}" (a map), each with "?" before it when it may be null and "[]" after it for a list; a list of words
- * is an
- * enum, fields in an array are an object, and ["[]" => fields] a list of objects. A field whose name ends in "?" may be
- * left
- * out.
+ * (another shape), "{string}" (a map), each with "?" before it when it may be null and "[]" after it for a list; a list
+ * of words is an enum, fields in an array are an object, and ["[]" => fields] a list of objects. A field whose name
+ * ends in "?" may be left out.
  */
 #[Attribute(Attribute::TARGET_CLASS)]
 final class Shape extends OA\Schema

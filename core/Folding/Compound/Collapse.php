@@ -17,8 +17,7 @@ use Cathedra\Core\Geometry\Point;
 
 /**
  * The raw form of every compound fold: creases are listed with mountain, valley or flat as the folder sees them now,
- * the
- * whole pattern is folded anew, and the layer order is found. A collapse along guide creases is written this way.
+ * the whole pattern is folded anew, and the layer order is found. A collapse along guide creases is written this way.
  */
 final readonly class Collapse
 {

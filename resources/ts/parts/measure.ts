@@ -39,8 +39,7 @@ export function useMeasure() {
 
 /**
  * A length that was shown as text and comes back: what was not changed keeps its exact value, however it was rounded
- * for
- * the eye.
+ * for the eye.
  */
 export function keptLength(text: string | number, was: number | null, shown: (mm: number) => string, unit: Unit) {
   return was !== null && String(text).trim() === shown(was) ? was : length(text, unit)

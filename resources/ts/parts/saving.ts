@@ -12,8 +12,7 @@ interface Versioned {
 
 /**
  * Saves a form that others may have changed meanwhile: shows what differs and offers both; names who would go from a
- * list
- * and asks. `call` is made again with what was chosen.
+ * list and asks. `call` is made again with what was chosen.
  */
 export async function saveVersioned<B extends Versioned, T>(body: B, call: (body: B) => Promise<T>): Promise<T> {
   const { t } = i18n.global

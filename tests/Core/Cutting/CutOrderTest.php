@@ -19,8 +19,7 @@ final class CutOrderTest extends TestCase
     public function testRowsFirstThenAllRowsTogether(): void
     {
         // A4 gives 2 x 3 squares of 99: two cuts across at 99 and 198 (297 is the rim), then the three rows of 210 x 99
-        // are
-        // alike: at 99, and at 198, where a strip of 12 x 99 is left of each.
+        // are alike: at 99, and at 198, where a strip of 12 x 99 is left of each.
         $order = CutOrder::of(210, 297, SquareGrid::on(210, 297, 99)->squares());
         self::assertSame(
             ['across', [99.0, 198.0], 1],

@@ -23,9 +23,8 @@ final class CutPlannerTest extends TestCase
     public function testOfficeSheetsForABodyAndAHead(): void
     {
         // A4 holds a square of 120 and two of 90 beside it (210 wide), and a row of 120 and 90 more above it: 120 + 120
-        // and
-        // 3 * 90 along 297. So 2 big and 3 small from each sheet: 10 and 10 need 5 sheets for the big ones, 15 small
-        // ones.
+        // and 3 * 90 along 297. So 2 big and 3 small from each sheet: 10 and 10 need 5 sheets for the big ones, 15
+        // small ones.
         $plan = self::plan([['A4', 210, 297, null]], [[120, 10], [90, 10]]);
         self::assertSame([5, true, true], [$plan['sheets_used'], $plan['feasible'], $plan['optimal']]);
         self::assertEqualsWithDelta(5 * 210 * 297, $plan['used_area_mm2'], 1e-3);
@@ -34,8 +33,7 @@ final class CutPlannerTest extends TestCase
     public function testMoreThanTwoStagesAreFound(): void
     {
         // 5 * 5 with a square of 3 in the corner: 2 * 2 beside it, 2 * 2 twice above, and 1 * 1 where they leave room.
-        // A cut
-        // at 3, then at 3, then at 2 is needed: three stages for 3, 2, 2, 2 and two of 1.
+        // A cut at 3, then at 3, then at 2 is needed: three stages for 3, 2, 2, 2 and two of 1.
         $plan = self::plan([['p', 50, 50, 1]], [[30, 1], [20, 3], [10, 4]]);
         self::assertTrue($plan['feasible'], 'area 9 + 12 + 4 = 25: nothing is left over');
         self::assertTrue($plan['optimal']);
@@ -118,9 +116,8 @@ final class CutPlannerTest extends TestCase
     public function testScrapFirst(): void
     {
         // 6 squares of 140 and 6 of 60. A strip of 87 x 210 gives three of 60: two strips; and no 140. An A4 gives two
-        // of 140
-        // and, beside and above them, eight of 60. Least area: 3 A4 and no strip. Scrap first takes no less A4, so no
-        // strip either.
+        // of 140 and, beside and above them, eight of 60. Least area: 3 A4 and no strip. Scrap first takes no less A4,
+        // so no strip either.
         $stock = [
             ['name' => 'A4', 'width_mm' => 210, 'height_mm' => 297, 'count' => null],
             ['name' => 'strips', 'width_mm' => 87, 'height_mm' => 210, 'count' => 20, 'scrap' => true],
@@ -132,8 +129,7 @@ final class CutPlannerTest extends TestCase
         $plan = $ask([['side_mm' => 140, 'count' => 6], ['side_mm' => 60, 'count' => 6]], 'scrap');
         self::assertSame([['A4' => 3], true], [$uses($plan), $plan['optimal']]);
         // 30 of 60 alone: an A4 gives 3 * 4 = 12, a strip 3. Least: 2 A4 (24) and 2 strips, 2 * 62370 + 2 * 18270 =
-        // 161280,
-        // against 10 strips with 182700; scrap first takes the ten strips.
+        // 161280, against 10 strips with 182700; scrap first takes the ten strips.
         self::assertSame(['A4' => 2, 'strips' => 2], $uses($ask([['side_mm' => 60, 'count' => 30]], 'least')));
         $plan = $ask([['side_mm' => 60, 'count' => 30]], 'scrap');
         self::assertSame([['strips' => 10], true, 10], [$uses($plan), $plan['optimal'], $plan['sheets_used']]);

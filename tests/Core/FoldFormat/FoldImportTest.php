@@ -218,8 +218,7 @@ final class FoldImportTest extends TestCase
     public function testPaperThatWouldPassThroughItselfNamesTheFaces(): void
     {
         // Strips of 2, 1 and 2 units, both creases valleys: the third strip must lie between the first and the second,
-        // but
-        // it is longer than the second and would run through the crease between them.
+        // but it is longer than the second and would run through the crease between them.
         $json = (string) json_encode([
             'vertices_coords' => [[0, 0], [2, 0], [3, 0], [5, 0], [5, 5], [3, 5], [2, 5], [0, 5]],
             'edges_vertices' => [[0, 1], [1, 2], [2, 3], [3, 4], [4, 5], [5, 6], [6, 7], [7, 0], [1, 6], [2, 5]],

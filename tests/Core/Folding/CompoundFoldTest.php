@@ -124,8 +124,7 @@ final class CompoundFoldTest extends TestCase
     public function testAReversedTipLiesBetweenItsHalvesAndAHoodRoundThem(): void
     {
         // The tip (A on the left) is reflected about the crease. With the crease leaning left it goes up, between the
-        // two
-        // layers; leaning right it goes below the folded edge, where only a hood can go.
+        // two layers; leaning right it goes below the folded edge, where only a hood can go.
         $inside = Folds::steps(
             self::TRIANGLE.
                 '  - {fold: inside-reverse, along: line (1/4 from (corner left) to (corner right)) to (1/4 from '

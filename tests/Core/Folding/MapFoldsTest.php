@@ -29,8 +29,7 @@ final class MapFoldsTest extends TestCase
     {
         // A strip folds whatever is chosen: two ways a crease. At the inner point of 2 x 2 three creases must agree and
         // one differ: 4 places for the odd one, twice. 2 x 3 has two such points, which share one crease: 2 * 4 * 4 =
-        // 32
-        // keep both, and all of them can be folded, as trying every order shows.
+        // 32 keep both, and all of them can be folded, as trying every order shows.
         yield 'strip of 3' => [3, 1, 4];
         yield 'strip of 4' => [4, 1, 8];
         yield 'strip of 5' => [5, 1, 16];
@@ -102,8 +101,8 @@ final class MapFoldsTest extends TestCase
     private static function anyOrder(int $columns, array $edges, int $count): bool
     {
         // Cell f lies with its front up when column + row is even. A crease comes to lie on one of the four sides of
-        // the
-        // one cell left, by the parity of its place; creases on one side must be nested or apart, never interleaved.
+        // the one cell left, by the parity of its place; creases on one side must be nested or apart, never
+        // interleaved.
         $rules = $onSide = [];
         foreach ($edges as $edge) {
             if (! $edge->isCrease()) {

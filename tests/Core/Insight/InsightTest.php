@@ -30,8 +30,7 @@ final class InsightTest extends TestCase
     {
         // Folded in half twice, then all four layers at the corner (100 of 4 * 25 mm): kind 0.5, four layers: 0.1 * 2,
         // a crease of 10 sqrt 2 = 14.14 mm on 100 mm is 21.21 on 150, below 25: 0.4 * log2(25 / 21.21) = 0.0948; the
-        // corner
-        // is in sight, the place it goes to is bare: 0.3.
+        // corner is in sight, the place it goes to is bare: 0.3.
         $model = Folds::steps(
             "  - {fold: valley, bring: edge right, to: edge left}\n"
                 ."  - {fold: valley, bring: edge top, to: edge bottom, layers: all}\n"

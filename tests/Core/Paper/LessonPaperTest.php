@@ -29,8 +29,7 @@ final class LessonPaperTest extends TestCase
         // An A4 gives two of 140 and nothing of 98 beside them (210 - 140 = 70), or one of 140 and two of 98 above (297
         // - 140 =
         // 157), or six of 98 (2 * 3). 11 sheets for the big ones leave 22 small: 4 more sheets, 15; mixed, x sheets of
-        // one
-        // and two: 22 small from 11 of them, 11 big; the other 11 big from 6 sheets: 17. So 15.
+        // one and two: 22 small from 11 of them, 11 big; the other 11 big from 6 sheets: 17. So 15.
         self::assertSame([15, 0, true], [$paper->sheets(), $paper->short(), $paper->plan?->isProven()]);
     }
 

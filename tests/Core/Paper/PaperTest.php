@@ -64,8 +64,7 @@ final class PaperTest extends TestCase
     public function testOneSizeFromTwoStocksTakesTheLeastArea(): void
     {
         // A4 gives 4 of 105 (62370 mm2), A3 gives 2 x 4 = 8 (124740 mm2): for 9 squares 1 A3 + 1 A4 or 3 A4, 187110
-        // either
-        // way; two sheets are fewer than three.
+        // either way; two sheets are fewer than three.
         $plan = $this->plan(
             [
                 ['name' => 'A4', 'width_mm' => 210, 'height_mm' => 297, 'count' => null],

@@ -189,10 +189,8 @@ final class LibraryTest extends TestCase
     public function testTheCupHasItsKnownShape(): void
     {
         // Triangle with legs 1; the raw edge is laid on the hypotenuse, so the crease halves the 45 degrees and the
-        // spot is
-        // tan(22.5 deg) = 0.414214 from the apex along the leg. The rim joins both spots: 0.414214 * sqrt(2) = 0.585786
-        // wide,
-        // and lies 0.585786 / sqrt(2) = 0.414214 above the base.
+        // spot is tan(22.5 deg) = 0.414214 from the apex along the leg. The rim joins both spots: 0.414214 * sqrt(2) =
+        // 0.585786 wide, and lies 0.585786 / sqrt(2) = 0.414214 above the base.
         $box = Folds::library('drinking-cup')->end()->box();
         self::assertEqualsWithDelta(0.414214 * 150, $box->height(), 1e-3);
         self::assertEqualsWithDelta(0.585786 * 150, $box->width(), 1e-3);

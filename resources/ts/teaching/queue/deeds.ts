@@ -13,8 +13,7 @@ const RETRY_MS = [1000, 2000, 4000, 8000, 15000]
 /**
  * What was done in front of a class: written to the device first, then sent in order, again and again, until the server
  * has it. One list for all tabs, of whoever is signed in; one tab at a time sends (the key of a deed makes a second
- * sending
- * harmless where the browser knows no locks).
+ * sending harmless where the browser knows no locks).
  */
 export function createDeeds(store: Store, post: Post, channel?: BroadcastChannel) {
   const owner = ref('')
