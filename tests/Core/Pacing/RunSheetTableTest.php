@@ -1,0 +1,177 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Pacing;
+
+use Cathedra\Core\Pacing\BadPlan;
+use Cathedra\Core\Pacing\BaseTimes;
+use Cathedra\Core\Pacing\ModelLoad;
+use Cathedra\Core\Pacing\Room;
+use Cathedra\Core\Pacing\RunSheet;
+use Cathedra\Core\Pacing\StepLoad;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Each rule of the run sheet alone, with its number worked out beside it. Spread 0: everybody folds at the median. */
+final class RunSheetTableTest extends TestCase
+{
+    /** arrive 60, hand out 30, clear 50: what every lesson has, seconds. */
+    private const FRAME = 140;
+
+    /** @return iterable<string, array{array<string, mixed>, int}> */
+    public static function rules(): iterable
+    {
+        // a valley fold is 10 s to show and 40 s to fold
+        yield 'one step' => [[], 50];
+        yield 'two layers are as one' => [['layers' => 2], 50];
+        // 40 x (1 + 0.1 x (3 - 2)) = 44
+        yield 'three layers' => [['layers' => 3], 54];
+        // 40 x (1 + 0.1 x (7 - 2)) = 60
+        yield 'seven layers' => [['layers' => 7], 70];
+        // 40 x 1.8 = 72
+        yield 'on both sides' => [['twice' => true], 82];
+        // 40 x 1.8 x 1.1 = 79.2
+        yield 'on both sides through three layers' => [['twice' => true, 'layers' => 3], 89];
+        // showing takes as long for everybody; 40 x 2.5 = 100
+        yield 'young hands' => [['age' => 'young'], 110];
+        yield 'a checkpoint' => [['checkpoint' => true], 70];
+        yield 'squaring in the lesson' => [['squaring' => 75], 125];
+        yield 'one second of squaring' => [['squaring' => 1], 51];
+        yield 'decorating before' => [['decorate' => 'before'], 250];
+        yield 'decorating after' => [['decorate' => 'after'], 250];
+        // 20 learners x 0.1 stuck = 2 visits of 30 s by the lead = 60; an easy step has half of it
+        yield 'help, an easy step' => [['learners' => 20, 'stuck' => 0.1], 80];
+        yield 'help, under three layers' => [['learners' => 20, 'stuck' => 0.1, 'layers' => 3], 114];
+        // two layers already count as no easy step
+        yield 'help, under two layers' => [['learners' => 20, 'stuck' => 0.1, 'layers' => 2], 110];
+        yield 'help, both sides' => [['learners' => 20, 'stuck' => 0.1, 'twice' => true], 142];
+        // 2 visits over the lead and one helper: one each, 30 s
+        yield 'one helper' => [['learners' => 20, 'stuck' => 0.1, 'helpers' => 1, 'layers' => 2], 80];
+        // 2.1 visits over two: ceil(1.05) = 2 visits
+        yield 'a visit more is a whole one' => [
+            ['learners' => 21, 'stuck' => 0.1, 'helpers' => 1, 'layers' => 2],
+            110,
+        ];
+        // two models: 50 + 25 to take the next square + 50
+        yield 'two models' => [['models' => 2], 125];
+        yield 'three models' => [['models' => 3], 200];
+    }
+
+    /** @param  array<string, mixed>  $of */
+    #[DataProvider('rules')]
+    public function testARule(array $of, int $seconds): void
+    {
+        $plan = $this->plan($of);
+        self::assertSame(self::FRAME + $seconds, $plan->needed);
+        self::assertSame(30 * 60 - $plan->needed, $plan->spare());
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, list<string>}> */
+    public static function orders(): iterable
+    {
+        yield 'plain' => [[], ['arrive', 'hand-out', 'valley', 'clear']];
+        yield 'squaring comes before decorating' => [
+            ['squaring' => 60, 'decorate' => 'before'],
+            ['arrive', 'hand-out', 'squaring', 'decorate', 'valley', 'clear'],
+        ];
+        yield 'decorating after comes before clearing' => [
+            ['decorate' => 'after'],
+            ['arrive', 'hand-out', 'valley', 'decorate', 'clear'],
+        ];
+        yield 'a checkpoint follows its step' => [
+            ['checkpoint' => true],
+            ['arrive', 'hand-out', 'valley', 'checkpoint', 'clear'],
+        ];
+        yield 'models one after the other' => [
+            ['models' => 2],
+            ['arrive', 'hand-out', 'valley', 'next-model', 'valley', 'clear'],
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $of
+     * @param  list<string>  $keys
+     */
+    #[DataProvider('orders')]
+    public function testTheOrderOfALesson(array $of, array $keys): void
+    {
+        self::assertSame($keys, array_column($this->plan($of)->lines, 'key'));
+    }
+
+    public function testStepsAreNumberedThroughTheLesson(): void
+    {
+        $steps = array_values(array_filter(
+            $this->plan(['models' => 3])->lines,
+            static fn (array $line): bool => $line['kind'] === 'step',
+        ));
+        self::assertSame([1, 2, 3], array_column($steps, 'step'));
+    }
+
+    /** @return iterable<string, array{int, bool}> */
+    public static function slots(): iterable
+    {
+        yield 'four minutes' => [4, false];
+        yield 'five minutes' => [5, true];
+        yield 'eight hours' => [480, true];
+        yield 'a minute more' => [481, false];
+        yield 'none' => [0, false];
+    }
+
+    #[DataProvider('slots')]
+    public function testHowLongASlotMayBe(int $minutes, bool $allowed): void
+    {
+        if (! $allowed) {
+            $this->expectException(BadPlan::class);
+            $this->expectExceptionMessage("not $minutes");
+        }
+        self::assertSame($minutes * 60 - 190, $this->plan(['slot' => $minutes])->spare());
+    }
+
+    /** @return iterable<string, array{int, int, bool}> */
+    public static function rooms(): iterable
+    {
+        yield 'nobody' => [0, 0, false];
+        yield 'one' => [1, 0, true];
+        yield 'sixty' => [60, 0, true];
+        yield 'sixty-one' => [61, 0, false];
+        yield 'twenty helpers' => [10, 20, true];
+        yield 'twenty-one helpers' => [10, 21, false];
+        yield 'less than no helper' => [10, -1, false];
+    }
+
+    #[DataProvider('rooms')]
+    public function testHowManyARoomHolds(int $learners, int $helpers, bool $allowed): void
+    {
+        if (! $allowed) {
+            $this->expectException(BadPlan::class);
+        }
+        self::assertSame($learners, (new Room($learners, $helpers, 'adult'))->learners);
+    }
+
+    /** @param  array<string, mixed>  $of */
+    private function plan(array $of): RunSheet
+    {
+        $step = new StepLoad('valley', $of['layers'] ?? 1, $of['twice'] ?? false, $of['checkpoint'] ?? false);
+        $times = new BaseTimes(
+            ['valley' => ['fold' => 40, 'show' => 10]],
+            ['adult' => ['label' => 'adults', 'factor' => 1.0], 'young' => ['label' => 'young', 'factor' => 2.5]],
+            0.1,
+            0.0,
+            1.8,
+            30.0,
+            [1 => $of['stuck'] ?? 0.0],
+            ['arrive' => 60, 'checkpoint' => 20, 'clear' => 50, 'hand_out' => 30, 'next_model' => 25, 'decorate' => 200],
+            'for this test',
+        );
+
+        return RunSheet::plan(
+            new Room($of['learners'] ?? 8, $of['helpers'] ?? 0, $of['age'] ?? 'adult'),
+            array_fill(0, $of['models'] ?? 1, new ModelLoad([$step], 1)),
+            $of['slot'] ?? 30,
+            $of['squaring'] ?? 0,
+            $times,
+            $of['decorate'] ?? 'none',
+        );
+    }
+}
