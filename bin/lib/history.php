@@ -7,12 +7,11 @@ declare(strict_types=1);
 
 use App\Models\Group;
 use App\Models\User;
-use Bin\History;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Contracts\Console\Kernel;
+use Tests\Support\History;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
-require __DIR__.'/History.php';
 (require dirname(__DIR__, 2).'/bootstrap/app.php')->make(Kernel::class)->bootstrap();
 
 [, $what, $one, $two] = [...$argv, '', '0', '0'];

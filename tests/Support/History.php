@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Bin;
+namespace Tests\Support;
 
 use App\Models\Group;
 use App\Models\Lesson;
@@ -29,9 +29,17 @@ final class History
             'age_band' => 'junior',
             'helpers' => 0,
         ]);
-        foreach (range(1, $learners) as $seat) {
+        for ($seat = 1; $seat <= $learners; $seat++) {
             $group->learners()->create(['name' => "N$seat", 'seat' => $seat]);
         }
+        self::teach($group, $lead, $lessons);
+
+        return $group;
+    }
+
+    /** Lessons of a group, one model after the other, the last of them the latest. */
+    public static function teach(Group $group, User $lead, int $lessons): void
+    {
         $models = app(ModelShelf::class)->slugs();
         $first = CarbonImmutable::now()->setTime(16, 0)->subDays(self::DAYS_BETWEEN * $lessons);
         DB::transaction(function () use ($group, $lead, $lessons, $models, $first): void {
@@ -40,8 +48,6 @@ final class History
                 self::lesson($group, $lead, $models[$n % count($models)], $at);
             }
         });
-
-        return $group;
     }
 
     /** Takes it out of the database again, with all that hangs on it. */
