@@ -173,14 +173,12 @@ final class HistoryTest extends TestCase
     private function queries(User $lead, string $path): int
     {
         $count = 0;
-        $listening = true;
-        DB::listen(static function () use (&$count, &$listening): void {
-            $count += $listening ? 1 : 0;
+        DB::listen(static function () use (&$count): void {
+            $count++;
         });
         $this->actingAs($lead->refresh());
         $count = 0;
         $this->getJson($path)->assertOk();
-        $listening = false;
 
         return $count;
     }

@@ -77,6 +77,35 @@ final class InsightTest extends TestCase
         self::assertNull($crane->steps[9]->mirrors);
     }
 
+    public function testTheFirstStepCountsToo(): void
+    {
+        $guided = self::of(
+            Folds::steps(
+                "  - {fold: crease, bring: edge right, to: edge left}\n"
+                    ."  - {fold: valley, bring: edge right, to: edge left}\n",
+            ),
+        );
+        self::assertSame([[], [1]], array_column($guided->steps, 'guides'), 'folded along the crease of step 1');
+        $both = self::of(
+            Folds::steps(
+                "  - {fold: valley, bring: corner top-left, to: centre}\n"
+                    ."  - {fold: valley, bring: corner top-right, to: centre}\n",
+            ),
+        );
+        self::assertSame([null, 1], array_column($both->steps, 'mirrors'), 'the other side of step 1');
+    }
+
+    public function testScissorsAreNamedWhereSomethingIsCutAndNowhereElse(): void
+    {
+        foreach (Folds::slugs() as $slug) {
+            $cuts = str_contains(
+                (string) file_get_contents(__DIR__."/../../../library/models/$slug.yaml"),
+                'fold: cut',
+            );
+            self::assertSame($cuts, self::of(Folds::library($slug))->scissors, $slug);
+        }
+    }
+
     public function testTheHardMomentOfTheCraneIsFound(): void
     {
         $crane = self::of(Folds::library('crane'));

@@ -161,7 +161,14 @@ final class RunSheetTableTest extends TestCase
             1.8,
             30.0,
             [1 => $of['stuck'] ?? 0.0],
-            ['arrive' => 60, 'checkpoint' => 20, 'clear' => 50, 'hand_out' => 30, 'next_model' => 25, 'decorate' => 200],
+            [
+                'arrive' => 60,
+                'checkpoint' => 20,
+                'clear' => 50,
+                'hand_out' => 30,
+                'next_model' => 25,
+                'decorate' => 200,
+            ],
             'for this test',
         );
 
