@@ -7,13 +7,14 @@ namespace App\Accounts;
 use OpenApi\Attributes as OA;
 
 /** Who is signed in, and the lists every screen needs. */
-#[OA\Schema(required: ['id', 'organisation_id', 'name', 'organisation', 'unit', 'formats', 'age_bands'])]
+#[OA\Schema(required: ['id', 'organisation_id', 'name', 'organisation', 'unit', 'formats', 'age_bands', 'bounds'])]
 final readonly class AccountData
 {
     /**
      * @param  list<array{key: string, name: string, width: float, height: float, grammage: int, kind: string,
      *     sides: string, source: string}>  $formats
      * @param  list<array{key: string, label: string}>  $age_bands
+     * @param  array<string, array{least: float, most: float}>  $bounds
      */
     public function __construct(
         #[OA\Property] public int $id,
@@ -55,6 +56,22 @@ final readonly class AccountData
             ),
         ]
         public array $age_bands,
+        #[
+            OA\Property(
+                type: 'object',
+                description: 'how small and how large what a form asks for may be, by field; of texts their signs, of '
+                    .'lists their entries',
+                additionalProperties: new OA\AdditionalProperties(
+                    required: ['least', 'most'],
+                    properties: [
+                        new OA\Property(property: 'least', type: 'number'),
+                        new OA\Property(property: 'most', type: 'number'),
+                    ],
+                    type: 'object',
+                ),
+            ),
+        ]
+        public array $bounds,
     ) {
     }
 }

@@ -7,6 +7,7 @@ namespace App\Accounts;
 use App\Models\User;
 use App\Support\Controller;
 use App\Support\LibraryFiles;
+use Cathedra\Core\Rules\Bounds;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -89,6 +90,7 @@ final class SessionController extends Controller
             $user->unit,
             $formats,
             $bands,
+            Bounds::ofForms(),
         );
     }
 }

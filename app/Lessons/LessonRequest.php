@@ -11,7 +11,6 @@ use App\Support\LibraryFiles;
 use Carbon\CarbonImmutable;
 use Cathedra\Core\Cutting\Prefer;
 use Cathedra\Core\Lesson\Programme as CoreProgramme;
-use Cathedra\Core\Lesson\Slot;
 use Cathedra\Core\Paper\Material;
 use Cathedra\Core\Rules\Bounds;
 use Cathedra\Core\Rules\Decorate;
@@ -168,8 +167,9 @@ final class LessonRequest extends ApiRequest
         $start = is_string($given) ? strtotime($given) : false;
         $end = is_string($value) ? strtotime($value) : false;
         $minutes = $start !== false && $end !== false ? intdiv($end - $start, 60) : 0;
-        if ($minutes > 0 && ($minutes < Slot::MIN_MINUTES || $minutes > Slot::MAX_MINUTES)) {
-            $fail('A slot has '.Slot::MIN_MINUTES.' to '.Slot::MAX_MINUTES." minutes; this one has $minutes.");
+        if ($minutes > 0 && ! Bounds::holds(Bounds::MINUTES, $minutes)) {
+            ['least' => $least, 'most' => $most] = Bounds::range(Bounds::MINUTES);
+            $fail("A slot has $least to $most minutes; this one has $minutes.");
         }
     }
 

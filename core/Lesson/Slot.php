@@ -4,13 +4,11 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Lesson;
 
+use Cathedra\Core\Rules\Bounds;
+
 /** The time a lesson has. */
 final readonly class Slot
 {
-    public const MIN_MINUTES = 5;
-
-    public const MAX_MINUTES = 480;
-
     /** @param  int  $startMs  milliseconds since 1970 */
     private function __construct(public int $startMs, public int $minutes)
     {
@@ -19,11 +17,9 @@ final readonly class Slot
     /** @throws BadEvent when it is too short or too long */
     public static function of(int $startMs, int $minutes): self
     {
-        if ($minutes < self::MIN_MINUTES || $minutes > self::MAX_MINUTES) {
-            throw BadEvent::at(
-                'minutes',
-                'A slot has '.self::MIN_MINUTES.' to '.self::MAX_MINUTES." minutes, not $minutes.",
-            );
+        if (! Bounds::holds(Bounds::MINUTES, $minutes)) {
+            ['least' => $least, 'most' => $most] = Bounds::range(Bounds::MINUTES);
+            throw BadEvent::at('minutes', "A slot has $least to $most minutes, not $minutes.");
         }
 
         return new self($startMs, $minutes);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Pacing;
 
+use Cathedra\Core\Rules\Bounds;
+
 /**
  * The timed order of a lesson. Deterministic: at a step all wait for the slowest learner one must expect, whose pace is
  * the n/(n+1) quantile of the spread between learners (the expected place of the slowest of n), and for the queue at
@@ -45,7 +47,7 @@ final readonly class RunSheet
         BaseTimes $times,
         string $decorate = 'none',
     ): self {
-        if ($slotMinutes < 5 || $slotMinutes > 480) {
+        if (! Bounds::holds(Bounds::MINUTES, $slotMinutes)) {
             throw new BadPlan("A slot has 5 to 480 minutes, not $slotMinutes; its end must lie after its start.");
         }
         $age =

@@ -34,6 +34,9 @@ final class Bounds
 
     public const TABLE_SEATS = '1,20';
 
+    /** Of a lesson. */
+    public const MINUTES = '5,480';
+
     /** Kinds of paper one lesson takes from. */
     public const MAX_PAPERS = 4;
 
@@ -47,6 +50,30 @@ final class Bounds
 
     /** Days that what was removed lies in the bin. */
     public const BIN_DAYS = 30;
+
+    /**
+     * What a form asks for, by field: numbers from least to most, of texts and lists the most.
+     *
+     * @return array<string, array{least: float, most: float}>
+     */
+    public static function ofForms(): array
+    {
+        return [
+            'side_mm' => self::range(self::SIDE_MM),
+            'trim_mm' => self::range(self::TRIM_MM),
+            'grammage' => self::range(self::GRAMMAGE),
+            'count' => self::range(self::COUNT),
+            'price' => self::range(self::PRICE),
+            'helpers' => self::range(self::HELPERS),
+            'table_size' => self::range(self::TABLE_SEATS),
+            'minutes' => self::range(self::MINUTES),
+            'learners' => ['least' => 0.0, 'most' => (float) self::MAX_LEARNERS],
+            'papers' => ['least' => 0.0, 'most' => (float) self::MAX_PAPERS],
+            'tags' => ['least' => 0.0, 'most' => (float) self::MAX_TAGS],
+            'name' => ['least' => 1.0, 'most' => (float) self::NAME_LENGTH],
+            'learner_name' => ['least' => 1.0, 'most' => (float) self::LEARNER_NAME_LENGTH],
+        ];
+    }
 
     /** @return array{least: float, most: float} */
     public static function range(string $bounds): array

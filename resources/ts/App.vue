@@ -110,7 +110,7 @@ nav { display: flex; gap: 20px; flex-wrap: wrap; }
 nav a { color: var(--ink-2); text-decoration: none; font-weight: 650; padding: 8px 0; }
 nav a.router-link-active { color: var(--ink); box-shadow: inset 0 -3px var(--tide); }
 .who { margin-left: auto; color: var(--ink-2); font-weight: 650; }
-.who { text-decoration: none; }
+.who { text-decoration-thickness: 1px; }
 .out { color: var(--ink-2); padding: 8px 0; text-decoration: underline; }
 .skip { position: absolute; left: -999px; }
 .skip:focus { left: 8px; top: 8px; background: var(--paper); padding: 8px; z-index: 9; }

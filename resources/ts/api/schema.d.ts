@@ -594,6 +594,13 @@ export interface components {
                 key: string;
                 label: string;
             }[];
+            /** @description how small and how large what a form asks for may be, by field; of texts their signs, of lists their entries */
+            bounds: {
+                [key: string]: {
+                    least: number;
+                    most: number;
+                };
+            };
         };
         /** @description Something in the bin. */
         BinEntry: {

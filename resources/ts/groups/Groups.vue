@@ -1,17 +1,20 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { client, type GroupData, Problem } from '../api/client'
 import { useGroups, useMe, useSaveGroup } from '../api/queries'
 import { useRemoving } from '../bin/useRemoving'
 import AskState from '../parts/AskState.vue'
 import LearnerList, { type Entry } from './LearnerList.vue'
+import { useBounds } from '../parts/bounds'
 
 const { t } = useI18n()
+const { between } = useBounds()
 const me = useMe()
 const groups = useGroups()
 const save = useSaveGroup()
 const editing = ref<GroupData | null>(null)
+const title = ref<HTMLHeadingElement | null>(null)
 const blank = () => ({ name: '', age: 'junior', helpers: '0', table: '4', learners: [] as Entry[], names: '' })
 const form = ref(blank())
 const fields = computed(() => (save.error.value instanceof Problem ? save.error.value.fields : {}))
@@ -41,6 +44,12 @@ function change(group: GroupData) {
     learners: group.learners.map(({ id, name }) => ({ id, name })),
     names: '',
   }
+  // on a phone the form lies below the list
+  void nextTick(() => {
+    title.value?.focus({ preventScroll: true })
+    const top = title.value?.getBoundingClientRect().top ?? 0
+    if (top < 0 || top > window.innerHeight / 2) title.value?.scrollIntoView({ block: 'start' })
+  })
 }
 
 async function submit() {
@@ -104,7 +113,7 @@ async function remove(group: GroupData) {
       </article>
     </section>
     <form class="sheet stack" novalidate @submit.prevent="submit">
-      <h2>{{ editing ? t('groups.change') : t('groups.add') }}</h2>
+      <h2 ref="title" tabindex="-1">{{ editing ? t('groups.changing', { name: editing.name }) : t('groups.add') }}</h2>
       <v-text-field v-model="form.name" :label="t('groups.name')" :error-messages="fields['name']" />
       <v-select
         v-model="form.age"
@@ -115,14 +124,12 @@ async function remove(group: GroupData) {
         <v-text-field
           v-model="form.helpers"
           type="number"
-          min="0"
-          max="20"
+          v-bind="between('helpers')"
           :label="t('groups.helpers')"
           :error-messages="fields['helpers']" /><v-text-field
           v-model="form.table"
           type="number"
-          min="1"
-          max="20"
+          v-bind="between('table_size')"
           :label="t('groups.table')"
           :error-messages="fields['table_size']" />
       </div>
@@ -151,6 +158,8 @@ async function remove(group: GroupData) {
 </template>
 
 <style scoped>
+/* focused by "Change" only, so that reading goes on there */
+h2:focus { outline: none; box-shadow: none; scroll-margin-top: 24px; }
 .layout { display: grid; grid-template-columns: 1fr 360px; gap: 32px; align-items: start; }
 .pair { display: grid; grid-template-columns: 1fr 1fr; gap: 12px; }
 .names { margin: 10px 0; }

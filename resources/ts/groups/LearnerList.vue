@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { nextTick, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useBounds } from '../parts/bounds'
 
 export interface Entry {
   id: number | null
@@ -14,6 +15,7 @@ export interface Entry {
 const list = defineModel<Entry[]>({ required: true })
 const props = defineProps<{ errors: Record<number, string> }>()
 const { t } = useI18n()
+const { most } = useBounds()
 const fields = ref<HTMLInputElement[]>([])
 
 function move(from: number, by: number) {
@@ -37,7 +39,7 @@ function rename(at: number, name: string) {
       <input
         ref="fields"
         type="text"
-        maxlength="40"
+        :maxlength="most('learner_name')"
         :value="row.name"
         :aria-label="t('groups.nameOf', { n: i + 1 })"
         :aria-invalid="props.errors[i] !== undefined"

@@ -8,9 +8,11 @@ import { later } from '../parts/clock'
 import FoldPicture from '../parts/FoldPicture.vue'
 import { useRemoving } from '../bin/useRemoving'
 import { inputOf, modelsOf } from './input'
+import { useBounds } from '../parts/bounds'
 
 const props = defineProps<{ lesson?: LessonData }>()
 const { t } = useI18n()
+const { between } = useBounds()
 const route = useRoute()
 const router = useRouter()
 const groups = useGroups()
@@ -138,8 +140,7 @@ async function remove() {
         <v-text-field
           v-model="form.helpers"
           type="number"
-          min="0"
-          max="20"
+          v-bind="between('helpers')"
           :label="t('choose.helpers')"
           :error-messages="errors['helpers']" />
         <div class="further">

@@ -7,8 +7,10 @@ import { useGroups, useModels, useTimes } from '../api/queries'
 import AskState from '../parts/AskState.vue'
 import FoldPicture from '../parts/FoldPicture.vue'
 import { useMeasure } from '../parts/measure'
+import { useBounds } from '../parts/bounds'
 
 const { t } = useI18n()
+const { between } = useBounds()
 const models = useModels()
 const { say } = useMeasure()
 const groups = useGroups()
@@ -72,7 +74,7 @@ const why = (m: ModelSummary) =>
       </select>
       <template v-if="group"
         >&nbsp;{{ t('shelf.in') }}
-        <input v-model.number="wish.minutes" type="number" min="5" max="480" :aria-label="t('shelf.minutes')" />
+        <input v-model.number="wish.minutes" type="number" v-bind="between('minutes')" :aria-label="t('shelf.minutes')" />
         {{ t('shelf.minutes') }}</template
       >,
       {{ t('shelf.teaching') }}
