@@ -6,8 +6,6 @@ namespace App\Accounts;
 
 use App\Models\User;
 use App\Support\Controller;
-use App\Support\LibraryFiles;
-use Cathedra\Core\Rules\Bounds;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -15,13 +13,13 @@ use Illuminate\Support\Facades\Auth;
 
 final class SessionController extends Controller
 {
-    public function __construct(private readonly LibraryFiles $files)
+    public function __construct(private readonly Account $account)
     {
     }
 
     public function show(Request $request): JsonResponse
     {
-        return response()->json($this->account($request->user()));
+        return $this->answer($request->user());
     }
 
     public function update(Request $request): JsonResponse
@@ -35,7 +33,7 @@ final class SessionController extends Controller
             $user->update($given);
         }
 
-        return response()->json($this->account($user));
+        return $this->answer($user);
     }
 
     public function store(Request $request, SignIn $signIn): JsonResponse
@@ -49,7 +47,7 @@ final class SessionController extends Controller
         $request->session()->regenerate();
         SessionLimits::begin($request, $user);
 
-        return response()->json($this->account($user));
+        return $this->answer($user);
     }
 
     public function destroy(Request $request): Response
@@ -61,36 +59,10 @@ final class SessionController extends Controller
         return response()->noContent();
     }
 
-    private function account(mixed $user): AccountData
+    private function answer(mixed $user): JsonResponse
     {
         $user = $user instanceof User ? $user : throw new \LogicException('Somebody is signed in here.');
-        $bands = [];
-        foreach ($this->files->times()->ages as $key => ['label' => $label]) {
-            $bands[] = ['key' => $key, 'label' => $label];
-        }
-        $formats = array_map(
-            static fn (array $f): array => [
-                'key' => $f['key'],
-                'name' => $f['name'],
-                'width' => (float) $f['width'],
-                'height' => (float) $f['height'],
-                'grammage' => $f['grammage'],
-                'kind' => $f['kind'],
-                'sides' => $f['sides'],
-                'source' => $f['source'],
-            ],
-            $this->files->formats(),
-        );
 
-        return new AccountData(
-            $user->id,
-            $user->organisation_id,
-            $user->name,
-            $user->organisation->name,
-            $user->unit,
-            $formats,
-            $bands,
-            Bounds::ofForms(),
-        );
+        return response()->json(($this->account)($user));
     }
 }

@@ -124,7 +124,7 @@ final readonly class LessonSheet
             $group->age_band,
             $this->files->times()->ages[$group->age_band]['label'] ?? $group->age_band,
             $group->helpers,
-            $group->table_size ?? $this->files->paperRules()['table_seats']['value'],
+            $group->table_size ?? $this->files->paperRules()->seats,
             $learners,
             $group->version,
         );

@@ -13,6 +13,7 @@ use Cathedra\Core\Cutting\LargestSquare;
 use Cathedra\Core\Cutting\Plan;
 use Cathedra\Core\Cutting\Prefer;
 use Cathedra\Core\Paper\Stock;
+use Cathedra\Core\Rules\Method;
 use Closure;
 
 /** The cutting bench: any squares from any paper of the cupboard. */
@@ -32,7 +33,7 @@ final readonly class CutBench
     {
         $rules = $this->files->paperRules();
         $words = $this->files->words();
-        $kerf = $method === 'tear' ? $rules['torn_kerf_mm']['value'] : 0.0;
+        $kerf = $rules->kerf(Method::from($method));
         $pile = array_map(
             static fn (array $p): Stock => Stock::of(
                 $p[0]->name,
@@ -86,9 +87,9 @@ final readonly class CutBench
             $cost === null || $patterns === [] ? null : round($cost, 2),
             $plan->isFeasible() && $plan->isProven(),
             round($plan->gap(), 4),
-            (int) ceil(($strokes * $rules['cut_seconds'][$method]) / 60),
+            (int) ceil(($strokes * $rules->cutSeconds(Method::from($method))) / 60),
             $patterns === [] ? [] : $this->cut->how($method, $kerf),
-            $rules['cautions'][$method],
+            $rules->caution(Method::from($method)),
             $plan->area > 0 ? round(1 - $made / $plan->area, 4) : 0.0,
         );
     }

@@ -11,6 +11,7 @@ use Cathedra\Core\Cutting\Square;
 use Cathedra\Core\Paper\LessonPaper;
 use Cathedra\Core\Paper\Squaring;
 use Cathedra\Core\Paper\Stock;
+use Cathedra\Core\Rules\Method;
 
 /** How to cut, in words and in lines on the sheet. */
 final readonly class CutWords
@@ -27,7 +28,7 @@ final readonly class CutWords
     {
         $squares = array_map(static fn (Square $s): array => $s->toArray(), $sheet->squares);
         $order = CutOrder::of($stock->width, $stock->height, $squares, $kerf);
-        $stack = $this->files->paperRules()['stack'][$method];
+        $stack = $this->files->paperRules()->stack(Method::from($method));
         $lines = [];
         $said = [];
         foreach ($order->cuts as $i => $cut) {
@@ -109,7 +110,7 @@ final readonly class CutWords
         return [
             $words->say('paper', "how-$method", [
                 'kerf' => $this->measure->say($kerf, true),
-                'n' => $this->files->paperRules()['stack'][$method],
+                'n' => $this->files->paperRules()->stack(Method::from($method)),
             ]),
             $words->say('paper', 'grid-3'),
         ];

@@ -12,6 +12,7 @@ use Cathedra\Core\Paper\KitList;
 use Cathedra\Core\Paper\LessonPaper;
 use Cathedra\Core\Paper\Material;
 use Cathedra\Core\Paper\Preparation;
+use Cathedra\Core\Rules\Method;
 
 /**
  * What is done and laid out before a lesson: the list, its time, what goes to each table, and the things beside paper.
@@ -53,13 +54,13 @@ final readonly class Kits
         [$cuts, $each] =
             $strokes === null
                 ? [$paper->sheets(), $this->squaringSeconds($lesson->method)]
-                : [$strokes, $rules['cut_seconds'][$lesson->method]];
+                : [$strokes, $rules->cutSeconds(Method::from($lesson->method))];
         $kits = $paper->models === [] ? 0 : max(array_map(static fn ($m): int => $m->sets(), $paper->models));
         $work = Preparation::of(
             $lesson->square_in_lesson || $paper->plan === null ? 0 : $cuts,
             $each,
             $kits,
-            $rules['sorting_seconds']['value'] * max(1, count($paper->pieces)),
+            $rules->sorting * max(1, count($paper->pieces)),
             $people,
         );
         $open = ! $lesson->paper_ready && $lesson->ended_at === null;
@@ -78,7 +79,7 @@ final readonly class Kits
     /** @return int seconds for one learner to make a square by this method */
     public function squaringSeconds(string $method): int
     {
-        return $this->files->paperRules()['squaring_seconds'][$method];
+        return $this->files->paperRules()->squaringSeconds(Method::from($method));
     }
 
     /**
@@ -176,7 +177,7 @@ final readonly class Kits
 
     private function of(Lesson $lesson, LessonPaper $paper, Programme $programme): KitList
     {
-        $seats = $lesson->group->table_size ?? $this->files->paperRules()['table_seats']['value'];
+        $seats = $lesson->group->table_size ?? $this->files->paperRules()->seats;
         $cuts = array_filter($programme->items, static fn (ProgrammeItem $i): bool => $i->summary->scissors) !== [];
 
         return new KitList(

@@ -28,17 +28,10 @@ final readonly class PaperAdvice
         $largest = min($record->width_mm, $record->height_mm) - 2 * $record->trim_mm;
         $caliper = WillItFold::caliper(
             $record->grammage ?? 80,
-            $rules['density']['values'][$record->kind] ?? $rules['density']['values']['other'],
+            $rules->density($record->kind),
         );
-        $limits = [
-            'stack_mm' => $rules['stack_mm']['good'],
-            'stack_most_mm' => $rules['stack_mm']['most'],
-            'dexterity_mm' => $rules['dexterity_mm']['good'][$ageBand] ?? 4.0,
-            'dexterity_least_mm' => $rules['dexterity_mm']['least'][$ageBand] ?? 2.5,
-            'table_mm' => (float) $rules['table_mm']['value'],
-            'soft_mm' => (float) $rules['soft_mm']['value'],
-        ];
-        $least = array_intersect_key($rules['least_mm']['values'], array_flip($model->does));
+        $limits = $rules->limits($ageBand);
+        $least = $rules->leastSheet($model->does);
         $judged = WillItFold::judge(
             $model->most_layers,
             $model->narrowest_per_side,
@@ -46,8 +39,8 @@ final readonly class PaperAdvice
             $side ?? $largest,
             $largest,
             $limits,
-            $least === [] ? null : (float) max($least),
-            array_intersect($model->does, $rules['least_mm']['stiff']) !== [],
+            $least,
+            $rules->mustBearItself($model->does),
         );
         $does = implode(
             ', ',
@@ -64,7 +57,7 @@ final readonly class PaperAdvice
         $limit = [
             'narrow' => $this->measure->say($limits['dexterity_mm'], true),
             'large' => $this->measure->say($limits['table_mm']),
-            'small' => $this->measure->say(max([0.0, ...$least])),
+            'small' => $this->measure->say($least ?? 0.0),
             'soft' => $this->measure->say(WillItFold::softFrom($caliper, $limits['soft_mm'])),
         ];
         $reasons = array_map(
@@ -95,10 +88,10 @@ final readonly class PaperAdvice
     /** @return list<string> what is no fault, but good to know: colour, print, light, grain, tags */
     private function notes(StockRecord $record, ModelSummary $model): array
     {
-        $rules = $this->files->paperRules()['notes'];
+        $rules = $this->files->paperRules();
         $words = $this->files->words();
         $grammage = $record->grammage ?? 80;
-        $both = $model->contrast >= $rules['contrast'];
+        $both = $model->contrast >= $rules->contrast;
         $percent = ['share' => (int) round(100 * $model->contrast)];
         $notes = [
             match (true) {
@@ -110,11 +103,11 @@ final readonly class PaperAdvice
             },
         ];
         $notes[] =
-            $grammage < $rules['see_through']
+            $grammage < $rules->seeThrough
                 ? $words->say('paper', 'note-see-through', ['grammage' => $grammage])
                 : null;
         $notes[] =
-            $grammage >= $rules['grain'] || in_array($record->kind, ['kraft', 'construction', 'newsprint'], true)
+            $grammage >= $rules->grain || in_array($record->kind, ['kraft', 'construction', 'newsprint'], true)
                 ? $words->say('paper', 'note-grain')
                 : null;
 

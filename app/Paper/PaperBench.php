@@ -21,6 +21,7 @@ use Cathedra\Core\Paper\Spares;
 use Cathedra\Core\Paper\Squaring;
 use Cathedra\Core\Paper\Stock;
 use Cathedra\Core\Paper\WillItFold;
+use Cathedra\Core\Rules\Method;
 
 /** Turns the core's paper arithmetic into the answer a lesson shows, in words. */
 final readonly class PaperBench
@@ -95,10 +96,10 @@ final readonly class PaperBench
                 $learners,
                 Spares::needed(
                     $learners,
-                    $rules['spoil_rate']['values'][$model->difficulty],
-                    $rules['spare_risk']['value'],
+                    $rules->spoilRate($model->difficulty),
+                    $rules->spareRisk,
                 ),
-                $rules['practice']['value'],
+                $rules->practice,
             );
         }
 
@@ -186,9 +187,9 @@ final readonly class PaperBench
             $this->kits->prepare($lesson, $paper, $strokes),
             $problem === null ? $this->kits->toDo($lesson, $paper, $programme) : [],
             $this->steps($paper, $byDiagonal, $lesson),
-            $rules['cautions'][$lesson->method],
+            $rules->caution(Method::from($lesson->method)),
             $problem,
-            $rules['practice']['value'],
+            $rules->practice,
             $this->largestForAll($paper, $this->kerf($lesson)),
             $byDiagonal && $squaring->strip > 0 ? SquaringPictures::of($main->width_mm, $main->height_mm) : [],
         );
@@ -197,7 +198,7 @@ final readonly class PaperBench
     /** mm lost between neighbours. */
     public function kerf(Lesson $lesson): float
     {
-        return $lesson->method === 'tear' ? $this->files->paperRules()['torn_kerf_mm']['value'] : 0.0;
+        return $this->files->paperRules()->kerf(Method::from($lesson->method));
     }
 
     /** One square of each sheet of a single stock, as large as the sheet gives, by hand. */
@@ -329,7 +330,7 @@ final readonly class PaperBench
             $text = $words->count('paper', 'spares', $model->spares, [
                 'learners' => $model->learners,
                 'difficulty' => $programme->items[$m]->summary->difficulty,
-                'risk' => (int) (100 * $rules['spare_risk']['value']),
+                'risk' => (int) (100 * $rules->spareRisk),
             ]);
             $said[] =
                 count($paper->models) === 1
@@ -337,7 +338,7 @@ final readonly class PaperBench
                     : $words->say('paper', 'spares-of', ['title' => $model->title, 'text' => $text]);
         }
 
-        return implode(' ', $said).' '.$words->count('paper', 'practice', $rules['practice']['value']);
+        return implode(' ', $said).' '.$words->count('paper', 'practice', $rules->practice);
     }
 
     private function tooBig(LessonPaper $paper, float $side): string

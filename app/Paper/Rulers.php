@@ -49,7 +49,7 @@ final readonly class Rulers
             }
         }
         $difficulty = $this->shelf->summary($model)->difficulty;
-        $tolerance = $this->files->paperRules()['square_tolerance']['values'][$difficulty];
+        $tolerance = $this->files->paperRules()->squareTolerance($difficulty);
         $check = SquareCheck::of($side, $diagonals[0], $diagonals[1], $tolerance);
 
         return [

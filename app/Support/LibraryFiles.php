@@ -7,6 +7,7 @@ namespace App\Support;
 use Cathedra\Core\Insight\Scale;
 use Cathedra\Core\Pacing\BaseTimes;
 use Cathedra\Core\Paper\Material;
+use Cathedra\Core\Rules\PaperRules;
 use Cathedra\Core\Rules\TeachingRules;
 use Cathedra\Core\Sequence\BadSequence;
 use Cathedra\Core\Sequence\Loader;
@@ -17,16 +18,6 @@ use Symfony\Component\Yaml\Yaml;
 
 /**
  * The data shipped in library/: models, words, times, paper. Reads files; all rules are in the core.
- *
- * @phpstan-type PaperRules array{spoil_rate: array{values: array<int, float>}, spare_risk: array{value: float},
- *     torn_kerf_mm: array{value: float}, squaring_seconds: array<string, int>, cut_seconds: array<string, int>,
- *     stack: array<string, int>,
- *   density: array{values: array<string, float>}, stack_mm: array{good: float, most: float}, dexterity_mm: array{
- *   good: array<string, float>, least: array<string, float>}, square_tolerance: array{values: array<int, float>},
- *   table_mm: array{value: int}, soft_mm: array{value: int},
- *   least_mm: array{values: array<string, int>, stiff: list<string>}, notes: array{contrast: float, see_through: int,
- *   grain: int}, table_seats: array{value: int}, practice: array{value: int}, sorting_seconds: array{value: int},
- *   cautions: array<string, string>}
  */
 final class LibraryFiles
 {
@@ -141,11 +132,12 @@ final class LibraryFiles
         return $this->yaml('/paper-formats.yaml');
     }
 
-    /** @return PaperRules */
-    public function paperRules(): array
+    public function paperRules(): PaperRules
     {
-        /** @var PaperRules */
-        return $this->yaml('/paper-rules.yaml');
+        /** @var array<string, mixed> $data */
+        $data = $this->yaml('/paper-rules.yaml');
+
+        return PaperRules::fromArray($data);
     }
 
     public function teachingRules(): TeachingRules

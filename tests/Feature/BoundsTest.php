@@ -10,7 +10,7 @@ use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 
-/** The limits are stated once (core/Rules/Bounds): screens are told them, forms hold to them, and so does the database. */
+/** Limits are stated once (core/Rules/Bounds): screens are told them, forms and the database hold to them. */
 final class BoundsTest extends TestCase
 {
     /** @return iterable<string, array{string, string}> field of the group's form, name of the bounds */

@@ -74,7 +74,11 @@ const why = (m: ModelSummary) =>
       </select>
       <template v-if="group"
         >&nbsp;{{ t('shelf.in') }}
-        <input v-model.number="wish.minutes" type="number" v-bind="between('minutes')" :aria-label="t('shelf.minutes')" />
+        <input
+          v-model.number="wish.minutes"
+          type="number"
+          v-bind="between('minutes')"
+          :aria-label="t('shelf.minutes')" />
         {{ t('shelf.minutes') }}</template
       >,
       {{ t('shelf.teaching') }}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Accounts;
+
+use App\Models\User;
+use App\Support\LibraryFiles;
+use Cathedra\Core\Rules\Bounds;
+
+/** Who is signed in, with what every screen needs to know. */
+final readonly class Account
+{
+    public function __construct(private LibraryFiles $files)
+    {
+    }
+
+    public function __invoke(User $user): AccountData
+    {
+        $bands = [];
+        foreach ($this->files->times()->ages as $key => ['label' => $label]) {
+            $bands[] = ['key' => $key, 'label' => $label];
+        }
+        $formats = array_map(
+            static fn (array $f): array => [
+                'key' => $f['key'],
+                'name' => $f['name'],
+                'width' => (float) $f['width'],
+                'height' => (float) $f['height'],
+                'grammage' => $f['grammage'],
+                'kind' => $f['kind'],
+                'sides' => $f['sides'],
+                'source' => $f['source'],
+            ],
+            $this->files->formats(),
+        );
+
+        return new AccountData(
+            $user->id,
+            $user->organisation_id,
+            $user->name,
+            $user->organisation->name,
+            $user->unit,
+            $formats,
+            $bands,
+            Bounds::ofForms(),
+        );
+    }
+}
