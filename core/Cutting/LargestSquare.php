@@ -22,9 +22,8 @@ final readonly class LargestSquare
     {
         $sides = [];
         foreach ($pile as $stock) {
-            $most = $stock->count === 0 ? 0 : (int) ceil($squares / max(1, $stock->count ?? $squares));
             foreach ([$stock->width, $stock->height] as $length) {
-                for ($n = 1; $n <= max(1, $squares, $most); $n++) {
+                for ($n = 1; $n <= $squares; $n++) {
                     $side = ($length - 2 * ($trim + $stock->trim) + $kerf) / $n - $kerf;
                     if ($side < Stock::MIN_MM) {
                         break;
