@@ -164,6 +164,9 @@ final class PaperTablesTest extends TestCase
         // 10.0 read for 100 mm: cm; 3.94 x 25.4 = 100.1: inches; 1000 for 100: mm read as cm
         yield 'centimetres' => [100.0, 10.0, 0.0, 'other-unit'];
         yield 'inches' => [100.0, 3.94, 0.0, 'other-unit'];
+        // 3 mm of closeness are 76.2 in inches read as mm: 6.93 x 25.4 = 176.0, 6.94 x 25.4 = 176.3
+        yield 'inches, just' => [100.0, 6.93, 0.0, 'other-unit'];
+        yield 'inches no more' => [100.0, 6.94, 0.0, 'wild'];
         yield 'ten times' => [100.0, 1000.0, 0.0, 'other-unit'];
         yield 'a quarter more' => [100.0, 125.0, 0.0, 'larger'];
         yield 'beyond a quarter' => [100.0, 125.1, 0.0, 'wild'];
