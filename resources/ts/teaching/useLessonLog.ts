@@ -6,7 +6,7 @@ import { outcomesOf } from './log/outcomes'
 import { standingOf } from './log/standing'
 import { type LogData, seen, useDeeds } from './queue/deeds'
 import { deviceName } from './queue/device'
-import type { EventInput } from './queue/store'
+import type { EventInput, StoredDeed } from './queue/store'
 
 /** How often the log is asked for what is new: while it moves, when quiet, when nobody looks (ms). */
 const POLL = { moving: 1000, quiet: 5000, hidden: 15_000 } as const
@@ -60,12 +60,20 @@ export function useLessonLog(id: () => number, lesson: () => LessonData | undefi
   }, pause)
 
   const own = computed(() => deeds.waiting.value.filter((deed) => deed.lesson === id()))
+  /** Sent by another tab, and not yet in what this tab was told: counts on, so that nothing falls back for a moment. */
+  const passed = shallowRef<readonly StoredDeed[]>([])
+  watch(own, (now, before) => {
+    const there = new Set([...now, ...deeds.aside.value].map((deed) => deed.event.key))
+    const gone = before.filter((deed) => !there.has(deed.event.key))
+    if (gone.length + passed.value.length === 0) return
+    passed.value = [...passed.value, ...gone].filter((deed) => !known.value.has(deed.event.key))
+  }, { flush: 'sync' })
   const models = computed(() => lesson()?.models ?? [])
   const learners = computed(() => lesson()?.group.learners.map((learner) => learner.id) ?? [])
   /** What waits counts as if it came next: number after number, now. */
   const log = computed(() => logOf([
     ...known.value.values(),
-    ...own.value
+    ...[...passed.value, ...own.value]
       .filter((deed) => !known.value.has(deed.event.key))
       .map(({ event }, i) => ({
         ...event, number: newest.value + 1 + i, at_ms: event.device_ms + ahead.value,
