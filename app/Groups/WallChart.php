@@ -35,9 +35,15 @@ final readonly class WallChart
 
     public function __invoke(Group $group): WallData
     {
-        $key = "wall:{$group->id}:".self::state($group).':'.$this->files->shelfVersion();
-        /** @var Sum $sum */
-        $sum = $this->cache->remember($key, 86400 * self::KEPT_DAYS, fn (): array => $this->sum($group));
+        $state = self::state($group).':'.$this->files->shelfVersion();
+        // One entry a group, written over: what was erased does not stay in older ones.
+        /** @var array{state: string, sum: Sum}|null $kept */
+        $kept = $this->cache->get("wall:{$group->id}");
+        if ($kept === null || $kept['state'] !== $state) {
+            $kept = ['state' => $state, 'sum' => $this->sum($group)];
+            $this->cache->put("wall:{$group->id}", $kept, 86400 * self::KEPT_DAYS);
+        }
+        $sum = $kept['sum'];
         $data = $this->sheet->group($group);
         $here = array_fill_keys(array_column($data->learners, 'id'), true);
         $cells = array_values(array_filter($sum['cells'], static fn (array $c): bool => isset($here[$c['learner']])));
@@ -48,7 +54,10 @@ final readonly class WallChart
         return new WallData($data, $models, $cells, count($finished));
     }
 
-    /** Changes with every line of a log of the group, and when its lessons are others or lie on other days. */
+    /**
+     * Changes with every line of a log of the group, when its lessons are others or lie on other days, and when a
+     * learner is erased.
+     */
     private static function state(Group $group): string
     {
         $row = DB::table('lessons')
@@ -56,6 +65,7 @@ final readonly class WallChart
             ->whereNull('deleted_at')
             ->selectRaw('COUNT(*) AS n, SUM(newest) AS events')
             ->selectRaw("SUM(CRC32(CONCAT_WS('-', id, newest, starts_at))) AS mix")
+            ->selectRaw('(SELECT COUNT(*) FROM learners WHERE group_id = ?) AS learners', [$group->id])
             ->first();
 
         return implode('-', (array) $row);

@@ -8,6 +8,7 @@ use App\Models\Group;
 use App\Models\Lesson;
 use App\Models\User;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Support\History;
@@ -45,6 +46,13 @@ final class HistoryTest extends TestCase
         self::assertSame([12, 12], [$wall['finished'], count($wall['cells'])], 'who lies in the bin is not shown');
         $this->postJson("/api/bin/learner/{$first->id}/restore")->assertSuccessful();
         self::assertSame(13, $this->wall($group)['finished']);
+
+        $this->deleteJson("/api/groups/{$group->id}/learners/{$first->id}?sure=1")->assertOk();
+        $this->deleteJson("/api/bin/learner/{$first->id}")->assertSuccessful();
+        $this->wall($group);
+        $kept = (array) Cache::get("wall:{$group->id}");
+        self::assertCount(12, $kept['sum']['cells'], 'who was erased is not kept beside the database either');
+        self::assertNotContains($first->id, array_column($kept['sum']['cells'], 'learner'));
     }
 
     public function testABetterEndHidesAWorseOneAndTheLatestStopIsShown(): void
