@@ -115,10 +115,13 @@ nav a.router-link-active { color: var(--ink); box-shadow: inset 0 -3px var(--tid
 .skip { position: absolute; left: -999px; }
 .skip:focus { left: 8px; top: 8px; background: var(--paper); padding: 8px; z-index: 9; }
 main:focus { outline: none; }
+@media (max-width: 960px) {
+  .bar { gap: 16px; }
+  .bar .key { display: none; } /* tablets have no keys to press */
+}
 @media (max-width: 700px) {
   .bar { gap: 2px 16px; padding: 8px 16px 4px; }
   nav { gap: 2px 14px; }
   .who { margin-left: 0; }
-  .bar .key { display: none; }
 }
 </style>

@@ -111,4 +111,7 @@ const panels = computed(() => {
 @media (max-width: 860px) {
   .panel { padding: 16px 10px; } .head { font-size: 0.98rem; flex-wrap: wrap; } .text { font-size: 0.88rem; }
 }
+@media (max-width: 480px) {
+  .panel:first-child .text { display: none; } /* the names of groups do not fit; the first panel is the model */
+}
 </style>

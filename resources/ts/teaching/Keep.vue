@@ -159,7 +159,7 @@ watch([waiting, newest], ([left], [before]) => {
 .choices label.on { color: var(--ink); font-weight: 700; }
 .choices input { accent-color: var(--tide); width: 18px; height: 18px; }
 select { border: 1px solid var(--ink-2); padding: 6px 10px; background: var(--paper); appearance: auto; }
-@media (max-width: 640px) {
+@media (max-width: 899px) {
   .people li { grid-template-columns: 40px 1fr; }
   .people .choices, .people .history { grid-column: 1 / -1; }
   .choices { gap: 0 14px; }
@@ -167,7 +167,7 @@ select { border: 1px solid var(--ink-2); padding: 6px 10px; background: var(--pa
   .choices label:nth-of-type(4) { order: 2; }
 }
 /* one column for each end, so that the list can be read downward; the step stands behind "stopped at step" */
-@media (min-width: 900px) {
+@media (min-width: 641px) {
   .choices { display: grid; grid-template-columns: 9.2rem 11rem 9.6rem 4.4rem 5rem; gap: 0 14px; }
   .choices label { white-space: nowrap; }
   .choices label:nth-of-type(4) { grid-column: 5; }
