@@ -3,7 +3,9 @@
 declare(strict_types=1);
 
 use App\Accounts\SessionLimits;
+use App\Bin\InTheBin;
 use App\Support\ApiErrors;
+use App\Support\Conflict;
 use App\Support\Headers;
 use App\Support\Packed;
 use App\Support\SaneInput;
@@ -39,6 +41,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->throttleApi();
     })
     ->withExceptions(function (Exceptions $exceptions): void {
+        // What somebody is asked back is no fault of the application.
+        $exceptions->dontReport([Conflict::class, InTheBin::class]);
         $exceptions->shouldRenderJsonWhen(
             fn (Request $request): bool => $request->is('api/*') || $request->expectsJson(),
         );

@@ -138,13 +138,16 @@ db_start() {
 # app_start PORT: the application on loopback with several workers. Sets APP_PID.
 app_start() {
     port_busy "$1" && fail "port $1 is taken. Stop what uses it, or set CATHEDRA_PORT."
-    # Configuration and routes are read once, not at every request. Kept by port and only for this process: artisan in
-    # another shell, and the tests, read them as they are.
+    # Configuration and routes are read once, not at every request. Kept by port and for the server alone: what else this
+    # shell runs (artisan, tests, bin/chaos with a database of its own) reads them as they are.
     mkdir -p "$VAR/cache"
-    export APP_CONFIG_CACHE="$VAR/cache/config-$1.php" APP_ROUTES_CACHE="$VAR/cache/routes-$1.php"
-    CATHEDRA_DB_KEEP=true php artisan config:cache --quiet && php artisan route:cache --quiet \
+    _config="$VAR/cache/config-$1.php"
+    _routes="$VAR/cache/routes-$1.php"
+    APP_CONFIG_CACHE="$_config" CATHEDRA_DB_KEEP=true php artisan config:cache --quiet \
+        && APP_CONFIG_CACHE="$_config" APP_ROUTES_CACHE="$_routes" php artisan route:cache --quiet \
         || fail "the configuration could not be cached."
-    PHP_CLI_SERVER_WORKERS=${CATHEDRA_WORKERS:-8} php -d opcache.enable_cli=1 -d opcache.memory_consumption=192 \
+    APP_CONFIG_CACHE="$_config" APP_ROUTES_CACHE="$_routes" PHP_CLI_SERVER_WORKERS=${CATHEDRA_WORKERS:-8} \
+        php -d opcache.enable_cli=1 -d opcache.memory_consumption=192 \
         -d opcache.max_accelerated_files=20000 -d opcache.revalidate_freq=${CATHEDRA_REVALIDATE:-2} -d \
             realpath_cache_size=4M \
         -d memory_limit=256M -d expose_php=0 -S "127.0.0.1:$1" -t public bin/lib/router.php > "$VAR/log/app-$1.log" \
