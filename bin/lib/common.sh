@@ -138,8 +138,8 @@ db_start() {
 # app_start PORT: the application on loopback with several workers. Sets APP_PID.
 app_start() {
     port_busy "$1" && fail "port $1 is taken. Stop what uses it, or set CATHEDRA_PORT."
-    # Configuration and routes are read once, not at every request. Kept by port and for the server alone: what else this
-    # shell runs (artisan, tests, bin/chaos with a database of its own) reads them as they are.
+    # Configuration and routes are read once, not at every request. Kept by port and for the server alone: what else
+    # this shell runs (artisan, tests, bin/chaos with a database of its own) reads them as they are.
     mkdir -p "$VAR/cache"
     _config="$VAR/cache/config-$1.php"
     _routes="$VAR/cache/routes-$1.php"
