@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Accounts;
 
+use Cathedra\Core\Rules\Unit;
 use OpenApi\Attributes as OA;
 
 /** Who is signed in, and the lists every screen needs. */
@@ -21,7 +22,7 @@ final readonly class AccountData
         #[OA\Property] public int $organisation_id,
         #[OA\Property] public string $name,
         #[OA\Property] public string $organisation,
-        #[OA\Property(description: 'in which lengths are read', enum: ['mm', 'cm', 'in'])] public string $unit,
+        #[OA\Property(description: 'in which lengths are read', enum: Unit::class)] public string $unit,
         #[
             OA\Property(
                 type: 'array',

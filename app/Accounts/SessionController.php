@@ -6,10 +6,12 @@ namespace App\Accounts;
 
 use App\Models\User;
 use App\Support\Controller;
+use Cathedra\Core\Rules\Unit;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Validation\Rule;
 
 final class SessionController extends Controller
 {
@@ -25,7 +27,7 @@ final class SessionController extends Controller
     public function update(Request $request): JsonResponse
     {
         $given = $request->validate(
-            ['unit' => ['required', 'in:mm,cm,in']],
+            ['unit' => ['required', Rule::enum(Unit::class)]],
             ['unit.*' => 'Lengths are read in mm, cm or in.'],
         );
         $user = $request->user();

@@ -8,6 +8,7 @@ use App\Models\Lesson;
 use App\Models\Reading;
 use App\Shelf\ModelShelf;
 use App\Support\Controller;
+use Cathedra\Core\Rules\Unit;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -37,7 +38,7 @@ final class MeasureController extends Controller
                 ],
                 'name' => ['required', Rule::in(['width', 'depth', 'height'])],
                 'value' => ['present', 'nullable', 'string', 'max:40'],
-                'unit' => ['required', Rule::in(['mm', 'cm', 'in'])],
+                'unit' => ['required', Rule::enum(Unit::class)],
             ],
             [
                 'learner.exists' => 'That learner is not in this group.',
@@ -66,7 +67,7 @@ final class MeasureController extends Controller
                 'side' => ['required', 'string', 'max:40'],
                 'first' => ['required', 'string', 'max:40'],
                 'second' => ['required', 'string', 'max:40'],
-                'unit' => ['sometimes', Rule::in(['mm', 'cm', 'in'])],
+                'unit' => ['sometimes', Rule::enum(Unit::class)],
                 'model' => [
                     'required',
                     'string',

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Paper;
 
+use Cathedra\Core\Rules\PaperKind;
+use Cathedra\Core\Rules\PaperSides;
 use OpenApi\Attributes as OA;
 
 #[
@@ -40,13 +42,13 @@ final readonly class StockData
         #[OA\Property(description: 'side of the square by the diagonal fold')] public float $square_mm,
         #[OA\Property(description: 'width of the strip that is removed')] public float $strip_mm,
         #[
-            OA\Property(enum: ['office', 'folding', 'newsprint', 'kraft', 'construction', 'wallpaper', 'other']),
+            OA\Property(enum: PaperKind::class),
         ]
         public string $kind,
         #[
             OA\Property(
                 description: 'both alike, coloured on one side, printed, lined',
-                enum: ['alike', 'coloured', 'printed', 'lined'],
+                enum: PaperSides::class,
             ),
         ]
         public string $sides,

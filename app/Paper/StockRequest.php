@@ -8,6 +8,8 @@ use App\Models\Stock;
 use App\Support\ApiRequest;
 use App\Support\PlainText;
 use Cathedra\Core\Rules\Bounds;
+use Cathedra\Core\Rules\PaperKind;
+use Cathedra\Core\Rules\PaperSides;
 use Illuminate\Validation\Rule;
 
 final class StockRequest extends ApiRequest
@@ -37,11 +39,8 @@ final class StockRequest extends ApiRequest
             'height_mm' => ['required', 'numeric', 'between:'.Bounds::SIDE_MM],
             'grammage' => ['nullable', 'integer', 'between:'.Bounds::GRAMMAGE],
             'count' => ['nullable', 'integer', 'between:'.Bounds::COUNT],
-            'kind' => [
-                'sometimes',
-                Rule::in(['office', 'folding', 'newsprint', 'kraft', 'construction', 'wallpaper', 'other']),
-            ],
-            'sides' => ['sometimes', Rule::in(['alike', 'coloured', 'printed', 'lined'])],
+            'kind' => ['sometimes', Rule::enum(PaperKind::class)],
+            'sides' => ['sometimes', Rule::enum(PaperSides::class)],
             'trim_mm' => ['sometimes', 'numeric', 'between:'.Bounds::TRIM_MM],
             'version' => ['sometimes', 'integer', 'between:'.Bounds::VERSION],
             'price' => ['sometimes', 'nullable', 'numeric', 'between:'.Bounds::PRICE],

@@ -79,7 +79,7 @@ final readonly class PaperRules
             array_map(intval(...), $file->numbers('squaring_seconds', $methods, 1, 3600)),
             array_map(intval(...), $file->numbers('cut_seconds', $methods, 1, 3600)),
             array_map(intval(...), $file->numbers('stack', $methods, 1, 100)),
-            $file->numbers('density.values', ['other'], 0.05, 5),
+            $file->numbers('density.values', array_column(PaperKind::cases(), 'value'), 0.05, 5),
             [
                 'good' => $file->number('stack_mm.good', 0.1, 50),
                 'most' => $file->number('stack_mm.most', 0.1, 50),
