@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Cathedra\Core\Diagram;
 
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Polygon;
+use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Sequence\Action;
 use Cathedra\Core\Sequence\FoldKind;
 
@@ -24,11 +26,7 @@ final readonly class FoldMarks
     {
         if ($action->cuts !== []) {
             return array_map(
-                static fn (array $c): array => [
-                    'kind' => 'cut',
-                    'from' => [$c[0]->x, $c[0]->y],
-                    'to' => [$c[1]->x, $c[1]->y],
-                ],
+                static fn (Segment $cut): array => self::fold('cut', $cut),
                 $action->cuts,
             );
         }
@@ -38,11 +36,7 @@ final readonly class FoldMarks
         $seen = array_values(array_filter($action->change->folds, static fn (array $f): bool => $f['seen']));
 
         return array_map(
-            static fn (array $f): array => [
-                'kind' => $f['valley'] ? 'valley' : 'mountain',
-                'from' => [$f['from']->x, $f['from']->y],
-                'to' => [$f['to']->x, $f['to']->y],
-            ],
+            static fn (array $f): array => self::fold($f['valley'] ? 'valley' : 'mountain', $f['at']),
             $seen !== [] ? $seen : $action->change->folds,
         );
     }
@@ -51,27 +45,24 @@ final readonly class FoldMarks
     private static function line(Action $action): array
     {
         $crease = $action->crease ?? throw new \LogicException('Only creasing actions have a line.');
-        $along = $crease->line->direction();
+        $points = array_merge(...array_map(static fn (Polygon $part): array => $part->points, $action->moving));
+        $near = $action->state->tolerance->aside;
+        $on = array_filter($points, static fn (Point $p): bool => abs($crease->line->distanceTo($p)) < $near);
         $foot = $crease->line->foot();
-        $low = INF;
-        $high = -INF;
-        foreach ($action->moving as $polygon) {
-            foreach ($polygon->points as $p) {
-                if (abs($crease->line->distanceTo($p)) < 1e-4) {
-                    $t = $p->minus($foot)->dot($along);
-                    [$low, $high] = [min($low, $t), max($high, $t)];
-                }
-            }
-        }
-        [$low, $high] = $low < $high ? [$low, $high] : [0.0, 0.0];
-        $from = $foot->plus($along->times($low));
-        $to = $foot->plus($along->times($high));
 
-        return [
-            'kind' => $action->valley ? 'valley' : 'mountain',
-            'from' => [$from->x, $from->y],
-            'to' => [$to->x, $to->y],
-        ];
+        return self::fold(
+            $action->valley ? 'valley' : 'mountain',
+            Segment::spanning($crease->line, array_values($on)) ?? new Segment($foot, $foot),
+        );
+    }
+
+    /**
+     * @param  'valley'|'mountain'|'cut'  $kind
+     * @return SceneFold
+     */
+    private static function fold(string $kind, Segment $at): array
+    {
+        return ['kind' => $kind, 'from' => [$at->a->x, $at->a->y], 'to' => [$at->b->x, $at->b->y]];
     }
 
     /** @return array{Point, Point}|null where hands take hold, and where that place comes to lie */

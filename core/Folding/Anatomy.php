@@ -6,6 +6,7 @@ namespace Cathedra\Core\Folding;
 
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Tolerance;
 
 /** What can be said about a folded state by looking at it; computed from geometry, once, when asked. */
 final class Anatomy
@@ -47,7 +48,7 @@ final class Anatomy
         $after = $points[($corner + 1) % $n];
         $near = 0.02 * min($tip->distanceTo($before), $tip->distanceTo($after));
         $inward = $before->minus($tip)->unit()->plus($after->minus($tip)->unit());
-        if ($inward->length() < 1e-6) {
+        if ($inward->length() < Tolerance::ANGLE) {
             return ['loose' => 1, 'layers' => 1];
         }
         $cut = Line::along($tip->plus($inward->unit()->times($near)), $inward->turnedLeft());
@@ -65,20 +66,19 @@ final class Anatomy
      */
     public function sideKind(int $side): string
     {
-        [$a, $b] = $this->outline->sides()[$side];
-        $line = Line::through($a, $b) ?? throw new \LogicException('A side has length.');
-        $tolerance = $this->state->tolerance->length * 100;
+        $line = $this->outline->sides()[$side]->straight();
+        $tolerance = $this->state->tolerance->sight;
         $raw = 0.0;
         $folded = 0.0;
         foreach ($this->state->pattern->edges as $edge) {
-            [$p, $q] = $this->state->ends($edge);
-            if (abs($line->distanceTo($p)) > $tolerance || abs($line->distanceTo($q)) > $tolerance) {
+            $segment = $this->state->segment($edge);
+            if (! $segment->liesOn($line, $tolerance)) {
                 continue;
             }
             if ($edge->assignment->isRaw()) {
-                $raw += $p->distanceTo($q);
+                $raw += $segment->length();
             } elseif ($edge->assignment->isFolded()) {
-                $folded += $p->distanceTo($q);
+                $folded += $segment->length();
             }
         }
 

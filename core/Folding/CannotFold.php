@@ -37,6 +37,14 @@ final class CannotFold extends CathedraException
         );
     }
 
+    public static function tooClose(Point $place): self
+    {
+        return self::because(
+            'Two creases lie so close together that they cannot be told apart. Move one of them.',
+            $place,
+        );
+    }
+
     public static function covered(Point $place): self
     {
         return new self(

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Cathedra\Core\Folding;
 
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Segment;
+use Cathedra\Core\Geometry\Tolerance;
 
 /** Names the corners and sides of an outline by direction, and finds them by name. */
 final readonly class Compass
@@ -31,11 +33,9 @@ final readonly class Compass
     }
 
     /**
-     * @return array{Point, Point}
-     *
      * @throws CannotFold when two sides face that way equally, or none does
      */
-    public function side(Direction $direction): array
+    public function side(Direction $direction): Segment
     {
         $found = $this->facing($direction);
         if (count($found) !== 1) {
@@ -83,11 +83,13 @@ final readonly class Compass
     private function facing(Direction $direction): array
     {
         $facing = [];
-        foreach ($this->outline->sides() as $i => [$a, $b]) {
-            $facing[$i] = -$b->minus($a)->unit()->turnedLeft()->dot($direction->vector());
+        foreach ($this->outline->sides() as $i => $side) {
+            $facing[$i] = -$side->direction()->turnedLeft()->dot($direction->vector());
         }
         $best = max([-INF, ...$facing]);
 
-        return $best < 0.5 ? [] : array_keys(array_filter($facing, static fn (float $f): bool => $f >= $best - 1e-6));
+        $isBest = static fn (float $f): bool => $f >= $best - Tolerance::ANGLE;
+
+        return $best < 0.5 ? [] : array_keys(array_filter($facing, $isBest));
     }
 }

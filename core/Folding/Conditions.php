@@ -86,7 +86,7 @@ final class Conditions
     private function coveredCreases(): void
     {
         $with = $this->overlaps->neighbours();
-        $margin = $this->tolerance->length * 10;
+        $margin = $this->tolerance->meeting;
         foreach ($this->creases as ['edge' => $edge, 'p' => $p, 'q' => $q, 'box' => $box]) {
             [$f, $g] = $edge->faces;
             foreach (array_intersect_key($with[$f], $with[$g]) as $h => $_) {
@@ -112,7 +112,7 @@ final class Conditions
      */
     private function stackedCreases(): void
     {
-        $near = 4 * $this->tolerance->length;
+        $near = $this->tolerance->meeting;
         $count = count($this->creases);
         for ($s = 0; $s < $count; $s++) {
             ['p' => $p, 'q' => $q, 'box' => $box] = $this->creases[$s];
@@ -136,7 +136,7 @@ final class Conditions
                 $v = $ux * ($b->x - $x) + $uy * ($b->y - $y);
                 $from = max(0.0, min($u, $v));
                 $to = min($length, max($u, $v));
-                if ($to - $from > 10 * $this->tolerance->length) {
+                if ($to - $from > $this->tolerance->meeting) {
                     $middle = ($from + $to) / 2;
                     $place = new Point($x + $ux * $middle, $y + $uy * $middle);
                     $this->stacked($this->creases[$s]['edge'], $that['edge'], $place, [$x, $y, $ux, $uy]);

@@ -57,32 +57,6 @@ final readonly class CutPattern
         return self::rebuilt($pattern, $vertices, $faces, $kept, []);
     }
 
-    /** @return list<list<int>> faces that hang together */
-    public static function pieces(Pattern $pattern): array
-    {
-        $seen = [];
-        $pieces = [];
-        foreach (array_keys($pattern->faces) as $start) {
-            if (isset($seen[$start])) {
-                continue;
-            }
-            $seen[$start] = true;
-            $piece = [$start];
-            for ($i = 0; $i < count($piece); $i++) {
-                foreach ($pattern->around($piece[$i]) as $edge) {
-                    $next = $edge->other($piece[$i]);
-                    if ($next !== null && ! isset($seen[$next])) {
-                        $seen[$next] = true;
-                        $piece[] = $next;
-                    }
-                }
-            }
-            $pieces[] = $piece;
-        }
-
-        return $pieces;
-    }
-
     /**
      * The faces round a vertex, in groups joined over edges that are not cut.
      *
@@ -91,39 +65,18 @@ final readonly class CutPattern
      */
     private static function fans(Pattern $pattern, int $vertex, array $isCut): array
     {
-        $group = [];
-        $touched = false;
-        foreach ($pattern->faces as $face => $loop) {
-            if (in_array($vertex, $loop, true)) {
-                $group[$face] = $face;
-            }
-        }
-        foreach (array_keys($group) as $face) {
+        $round = array_keys(array_filter($pattern->faces, static fn (array $l): bool => in_array($vertex, $l, true)));
+        $whole = static fn (Edge $edge): bool => ($edge->a === $vertex || $edge->b === $vertex) &&
+            ! isset($isCut[Edge::key($edge->a, $edge->b)]);
+        foreach ($round as $face) {
             foreach ($pattern->around($face) as $edge) {
-                if ($edge->a !== $vertex && $edge->b !== $vertex) {
-                    continue;
-                }
-                if (isset($isCut[Edge::key($edge->a, $edge->b)])) {
-                    $touched = true;
-
-                    continue;
-                }
-                $other = $edge->other($face);
-                if ($other !== null && $group[$other] !== $group[$face]) {
-                    [$old, $new] = [$group[$other], $group[$face]];
-                    $group = array_map(static fn (int $g): int => $g === $old ? $new : $g, $group);
+                if (($edge->a === $vertex || $edge->b === $vertex) && isset($isCut[Edge::key($edge->a, $edge->b)])) {
+                    return FaceGraph::of($pattern, $whole, $round)->parts();
                 }
             }
         }
-        if (! $touched) {
-            return [array_keys($group)];
-        }
-        $fans = [];
-        foreach ($group as $face => $name) {
-            $fans[$name][] = $face;
-        }
 
-        return array_values($fans);
+        return [$round];
     }
 
     /**

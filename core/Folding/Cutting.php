@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Folding;
 
-use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
+use Cathedra\Core\Geometry\Segment;
 
 /**
  * Scissors: cuts the chosen layers along segments of the folded plane, and takes away what was cut off, if that is
@@ -14,25 +14,18 @@ use Cathedra\Core\Geometry\Polygon;
  */
 final class Cutting
 {
-    private PatternBuilder $builder;
-
-    private Pattern $pattern;
-
-    /** @var array<int, int> for each face the face it was part of */
-    private array $parent;
+    private readonly Division $division;
 
     /** @var array<int, true> faces of the state whose layer is cut */
     private array $layers = [];
 
-    private function __construct(private readonly FoldedState $state, private readonly string $origin)
+    private function __construct(private readonly FoldedState $state, string $origin)
     {
-        $this->pattern = $state->pattern;
-        $this->builder = new PatternBuilder($state->pattern, $state->tolerance);
-        $this->parent = range(0, $state->faceCount() - 1);
+        $this->division = new Division($state, $origin);
     }
 
     /**
-     * @param  list<array{Point, Point}>  $cuts  segments of the folded plane
+     * @param  list<Segment>  $cuts  in the folded plane
      * @param  int|null  $layers  how many layers from the top; null: all
      * @param  Point|null  $remove  a place of the folded plane on the piece that comes away; null: nothing does
      *
@@ -49,23 +42,23 @@ final class Cutting
         return (new self($state, $origin))->run($cuts, $layers, $remove);
     }
 
-    /** @param  list<array{Point, Point}>  $cuts */
+    /** @param  list<Segment>  $cuts */
     private function run(array $cuts, ?int $layers, ?Point $remove): FoldedState
     {
         $lips = [];
-        foreach ($cuts as [$a, $b]) {
-            $lips += $this->along($a, $b, $layers);
+        foreach ($cuts as $segment) {
+            $lips += $this->along($segment, $layers);
         }
         if ($lips === []) {
-            throw CannotFold::because('There is no paper to cut along that line.', $cuts[0][0] ?? null);
+            throw CannotFold::because('There is no paper to cut along that line.', ($cuts[0] ?? null)?->a);
         }
-        $pattern = CutPattern::parted($this->builder->build(), array_keys($lips));
-        $pieces = CutPattern::pieces($pattern);
+        $pattern = CutPattern::parted($this->division->pattern(), array_keys($lips));
+        $pieces = FaceGraph::of($pattern)->parts();
         if ($remove === null) {
             if (count($pieces) > 1) {
                 throw CannotFold::because(
                     'This cut would part the sheet in two. Say which piece comes away (remove: POINT).',
-                    $cuts[0][0],
+                    $cuts[0]->a,
                 );
             }
 
@@ -77,51 +70,37 @@ final class Cutting
     }
 
     /** @return array<string, true> keys of the edges to be cut */
-    private function along(Point $a, Point $b, ?int $layers): array
+    private function along(Segment $segment, ?int $layers): array
     {
-        $line = Line::through($a, $b) ?? throw CannotFold::because('A cut has no length.', $a);
-        $margin = 10 * $this->state->tolerance->length;
+        $line = $segment->line() ?? throw CannotFold::because('A cut has no length.', $segment->a);
         $cut = [];
-        foreach (array_keys($this->pattern->faces) as $face) {
-            $place = $this->state->placements[$this->parent[$face]];
-            $polygon = $this->pattern->polygon($face)->placed($place);
-            $at = $this->middleOfCut($polygon, $a, $b, $margin);
-            if ($at === null || ! $this->reached($this->parent[$face], $at, $layers)) {
+        foreach (array_keys($this->division->pattern()->faces) as $face) {
+            $parent = $this->division->parentOf($face);
+            $at = $this->middleOfCut($this->division->polygon($face), $segment);
+            if ($at === null || ! $this->reached($parent, $at, $layers)) {
                 continue;
             }
-            $new = $this->builder->split($face, $place->inverse()->ofLine($line), $this->origin);
-            if ($new !== null) {
-                $this->parent[$new] = $this->parent[$face];
-            }
-            $this->layers[$this->parent[$face]] = true;
-            $cut += $this->builder->marked(
-                $face,
-                [$place->inverse()->of($a), $place->inverse()->of($b)],
-                $this->origin,
-            );
+            $this->division->split($face, $line);
+            $this->layers[$parent] = true;
+            $cut += $this->division->marked($face, $segment);
         }
-        foreach (array_keys($cut) as $key) {
-            if ($this->builder->isRaw($key)) {
-                unset($cut[$key]);
-            }
-        }
-        $this->pattern = $this->builder->build();
+        $edges = $this->division->pattern()->edges;
 
-        return $cut;
+        return array_filter($cut, static fn (string $key): bool => $edges[$key]->isCrease(), ARRAY_FILTER_USE_KEY);
     }
 
     /**
      * A place just beside the cut where it runs through the face or along one of its sides; null when it does neither.
      */
-    private function middleOfCut(Polygon $polygon, Point $a, Point $b, float $margin): ?Point
+    private function middleOfCut(Polygon $polygon, Segment $segment): ?Point
     {
-        $length = $a->distanceTo($b);
-        $span = $polygon->spanInside($a, $b, -$margin);
-        if ($span === null || ($span[1] - $span[0]) * $length < 100 * $margin) {
+        $tolerance = $this->state->tolerance;
+        $span = $polygon->spanInside($segment->a, $segment->b, -$tolerance->meeting);
+        if ($span === null || ($span[1] - $span[0]) * $segment->length() < $tolerance->aside) {
             return null;
         }
 
-        return $a->toward($b, ($span[0] + $span[1]) / 2)->toward($polygon->centroid(), 1e-3);
+        return $segment->at(($span[0] + $span[1]) / 2)->toward($polygon->centroid(), 1e-3);
     }
 
     private function reached(int $face, Point $at, ?int $layers): bool
@@ -138,14 +117,9 @@ final class Cutting
         $gone = [];
         foreach ($pieces as $piece) {
             foreach ($piece as $face) {
-                $parent = $this->parent[$face];
-                if (
-                    isset($this->layers[$parent]) &&
-                    $pattern
-                        ->polygon($face)
-                        ->placed($this->state->placements[$parent])
-                        ->contains($remove, -10 * $this->state->tolerance->length)
-                ) {
+                $parent = $this->division->parentOf($face);
+                $placed = $pattern->polygon($face)->placed($this->state->placements[$parent]);
+                if (isset($this->layers[$parent]) && $placed->contains($remove, -$this->state->tolerance->meeting)) {
                     $gone = [...$gone, ...$piece];
                     break;
                 }
@@ -170,18 +144,12 @@ final class Cutting
         foreach (array_diff(array_keys($pattern->faces), $kept) as $face) {
             $removed += $pattern->polygon($face)->area();
         }
-        $parents = array_map(fn (int $face): int => $this->parent[$face], $kept);
+        $parents = array_map($this->division->parentOf(...), $kept);
         $left = CutPattern::only($pattern, $kept);
-        if (count(CutPattern::pieces($left)) > 1) {
+        if (count(FaceGraph::of($left)->parts()) > 1) {
             throw CannotFold::because('What is left of the sheet would fall into pieces.');
         }
 
-        return SimpleFold::inherit(
-            $this->state,
-            $left,
-            array_map(fn (int $p) => $this->state->placements[$p], $parents),
-            $parents,
-            $removed,
-        );
+        return $this->state->divided($left, $parents, $removed);
     }
 }

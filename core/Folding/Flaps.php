@@ -106,7 +106,7 @@ final class Flaps
         foreach ($this->flaps as $flap) {
             foreach ($flap->faces as $face) {
                 if (
-                    $this->state->pattern->polygon($face)->contains($onSheet, -10 * $this->state->tolerance->length) &&
+                    $this->state->pattern->polygon($face)->contains($onSheet, -$this->state->tolerance->meeting) &&
                     $this->line->distanceTo($this->state->placements[$face]->of($onSheet)) >
                         $this->state->tolerance->length
                 ) {
@@ -152,43 +152,18 @@ final class Flaps
     /** @return list<Flap> */
     private function gather(): array
     {
-        $next = [];
-        foreach ($this->state->pattern->creases() as $edge) {
-            [$p, $q] = $this->state->ends($edge);
-            if (
-                max($this->line->distanceTo($p), $this->line->distanceTo($q)) > $this->state->tolerance->length &&
-                isset($this->parts[$edge->faces[0]], $this->parts[$edge->faces[1]])
-            ) {
-                $next[$edge->faces[0]][] = $edge->faces[1];
-                $next[$edge->faces[1]][] = $edge->faces[0];
-            }
-        }
-        $flaps = [];
-        $seen = [];
-        foreach (array_keys($this->parts) as $start) {
-            if (isset($seen[$start])) {
-                continue;
-            }
-            $seen[$start] = true;
-            $faces = [$start];
-            for ($i = 0; $i < count($faces); $i++) {
-                foreach ($next[$faces[$i]] ?? [] as $face) {
-                    if (! isset($seen[$face])) {
-                        $seen[$face] = true;
-                        $faces[] = $face;
-                    }
-                }
-            }
-            $flaps[] = new Flap($faces);
-        }
+        $beyond = fn (Edge $edge): bool => $this->state
+            ->segment($edge)
+            ->reachesBeyond($this->line, $this->state->tolerance->length);
+        $parts = FaceGraph::of($this->state->pattern, $beyond, array_keys($this->parts))->parts();
 
-        return $flaps;
+        return array_map(static fn (array $faces): Flap => new Flap($faces), $parts);
     }
 
     private function reaches(Flap $flap, Point $grip): bool
     {
         foreach ($flap->faces as $face) {
-            if ($this->parts[$face]->contains($grip, -10 * $this->state->tolerance->length)) {
+            if ($this->parts[$face]->contains($grip, -$this->state->tolerance->meeting)) {
                 return true;
             }
         }

@@ -9,6 +9,7 @@ use Cathedra\Core\Geometry\Isometry;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
+use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Geometry\Tolerance;
 
 /**
@@ -79,6 +80,40 @@ final readonly class FoldedState
         return $state;
     }
 
+    /**
+     * The same layers in the same order, divided further (or some of them taken away).
+     *
+     * @param  list<int>  $parent  for each face of $pattern the face of this state it was part of
+     * @param  float|null  $removed  mm2 cut away so far; null: as before
+     *
+     * @throws CannotFold when two faces cannot be told apart, or an invariant breaks
+     */
+    public function divided(Pattern $pattern, array $parent, ?float $removed = null): self
+    {
+        $placements = array_map(fn (int $face): Isometry => $this->placements[$face], $parent);
+        $polygons = array_map(
+            static fn (int $face): Polygon => $pattern->polygon($face)->placed($placements[$face]),
+            array_keys($pattern->faces),
+        );
+        $overlaps = Overlaps::among($polygons, $this->tolerance);
+        $n = count($polygons);
+        $bits = [];
+        foreach ($overlaps->common as $key => $shared) {
+            $bits[$key] =
+                $this->order->above($parent[intdiv($key, $n)], $parent[$key % $n]) ??
+                throw CannotFold::tooClose($shared->centroid());
+        }
+
+        return self::assembled(
+            $this->sheet,
+            $pattern,
+            $placements,
+            LayerOrder::of($n, $bits),
+            $removed ?? $this->removedArea,
+            $overlaps,
+        );
+    }
+
     public function faceCount(): int
     {
         return $this->pattern->faceCount();
@@ -90,14 +125,10 @@ final readonly class FoldedState
         return $this->placements[$face]->of($this->pattern->vertices[$vertex]);
     }
 
-    /**
-     * Both ends of an edge in the folded plane.
-     *
-     * @return array{Point, Point}
-     */
-    public function ends(Edge $edge): array
+    /** An edge in the folded plane. */
+    public function segment(Edge $edge): Segment
     {
-        return [$this->corner($edge->faces[0], $edge->a), $this->corner($edge->faces[0], $edge->b)];
+        return new Segment($this->corner($edge->faces[0], $edge->a), $this->corner($edge->faces[0], $edge->b));
     }
 
     public function box(): Box

@@ -64,7 +64,7 @@ final readonly class Invariants
             foreach ([$edge->a, $edge->b] as $vertex) {
                 if (
                     $this->state->corner($f, $vertex)->distanceTo($this->state->corner($g, $vertex)) >
-                    8 * $this->state->tolerance->length
+                    $this->state->tolerance->meeting
                 ) {
                     throw CannotFold::because('The paper would tear along a crease.', $this->middle($edge));
                 }
@@ -141,8 +141,6 @@ final readonly class Invariants
 
     private function middle(Edge $edge): Point
     {
-        [$p, $q] = $this->state->ends($edge);
-
-        return $p->toward($q, 0.5);
+        return $this->state->segment($edge)->middle();
     }
 }

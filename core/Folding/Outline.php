@@ -6,6 +6,7 @@ namespace Cathedra\Core\Folding;
 
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Segment;
 
 /**
  * The silhouette of a folded state: its outer rim, counterclockwise, corners only (no points in the middle of a side).
@@ -20,32 +21,35 @@ final readonly class Outline
     public static function of(FoldedState $state): self
     {
         $rim = [];
-        $probe = $state->tolerance->length * 1000;
-        foreach (self::pieces($state) as [$a, $b]) {
-            $normal = $b->minus($a)->unit()->turnedLeft()->times($probe);
-            $middle = $a->toward($b, 0.5);
+        $probe = $state->tolerance->aside;
+        foreach (self::pieces($state) as $piece) {
+            $normal = $piece->direction()->turnedLeft()->times($probe);
+            $middle = $piece->middle();
             $left = self::covered($state, $middle->plus($normal));
             if ($left !== self::covered($state, $middle->minus($normal))) {
-                $rim[] = $left ? [$a, $b] : [$b, $a];
+                $rim[] = $left ? $piece : $piece->reversed();
             }
         }
 
         return new self(self::straightened(self::outerLoop($rim, $probe), $probe), $probe);
     }
 
-    /** @return list<array{Point, Point}> sides with the paper on their left */
+    /** @return list<Segment> sides with the paper on their left */
     public function sides(): array
     {
         $n = count($this->corners);
 
-        return array_map(fn (int $i): array => [$this->corners[$i], $this->corners[($i + 1) % $n]], range(0, $n - 1));
+        return array_map(
+            fn (int $i): Segment => new Segment($this->corners[$i], $this->corners[($i + 1) % $n]),
+            range(0, $n - 1),
+        );
     }
 
     public function area(): float
     {
         $twice = 0.0;
-        foreach ($this->sides() as [$a, $b]) {
-            $twice += $a->cross($b);
+        foreach ($this->sides() as $side) {
+            $twice += $side->a->cross($side->b);
         }
 
         return $twice / 2;
@@ -66,8 +70,8 @@ final readonly class Outline
     /** Index of the side on which the point lies, ends included. */
     public function sideThrough(Point $p): ?int
     {
-        foreach ($this->sides() as $i => [$a, $b]) {
-            if ($a->distanceTo($p) + $p->distanceTo($b) - $a->distanceTo($b) <= $this->tolerance) {
+        foreach ($this->sides() as $i => $side) {
+            if ($side->passes($p, $this->tolerance)) {
                 return $i;
             }
         }
@@ -75,24 +79,28 @@ final readonly class Outline
         return null;
     }
 
-    /** @return list<array{Point, Point}> all edges, divided where they cross or touch */
+    /** @return list<Segment> all edges, divided where they cross or touch */
     private static function pieces(FoldedState $state): array
     {
         $segments = Stacks::segments($state);
-        $snap = $state->tolerance->length * 100;
+        $snap = $state->tolerance->sight;
         $pieces = [];
-        foreach ($segments as $i => [$a, $b]) {
-            $length = $a->distanceTo($b);
+        foreach ($segments as $i => $segment) {
+            $a = $segment->a;
+            $b = $segment->b;
+            $length = $segment->length();
             if ($length < 1e-12) {
                 continue;
             }
             // In plain numbers: every edge is asked against every other.
             [$x, $y, $ux, $uy] = [$a->x, $a->y, ($b->x - $a->x) / $length, ($b->y - $a->y) / $length];
             $cuts = [0.0, $length];
-            foreach ($segments as $j => [$c, $d]) {
+            foreach ($segments as $j => $that) {
                 if ($i === $j) {
                     continue;
                 }
+                $c = $that->a;
+                $d = $that->b;
                 $dc = $ux * ($c->y - $y) - $uy * ($c->x - $x);
                 $dd = $ux * ($d->y - $y) - $uy * ($d->x - $x);
                 if (($dc > $snap && $dd > $snap) || ($dc < -$snap && $dd < -$snap)) {
@@ -114,26 +122,14 @@ final readonly class Outline
             $from = 0.0;
             foreach ($cuts as $to) {
                 if ($to - $from > $snap && $to <= $length + $snap) {
-                    $p = $a->toward($b, $from / $length);
-                    $q = $a->toward($b, $to / $length);
-                    $pieces[self::name($p, $q, $snap)] ??= [$p, $q];
+                    $piece = new Segment($segment->at($from / $length), $segment->at($to / $length));
+                    $pieces[$piece->name(10 * $snap)] ??= $piece;
                     $from = $to;
                 }
             }
         }
 
         return array_values($pieces);
-    }
-
-    private static function name(Point $p, Point $q, float $grid): string
-    {
-        $ends = [
-            round($p->x / $grid / 10).','.round($p->y / $grid / 10),
-            round($q->x / $grid / 10).','.round($q->y / $grid / 10),
-        ];
-        sort($ends);
-
-        return implode(' ', $ends);
     }
 
     private static function covered(FoldedState $state, Point $p): bool
@@ -148,7 +144,7 @@ final readonly class Outline
     }
 
     /**
-     * @param  list<array{Point, Point}>  $rim
+     * @param  list<Segment>  $rim
      * @return list<Point> the loop with the largest area
      */
     private static function outerLoop(array $rim, float $snap): array
@@ -156,7 +152,8 @@ final readonly class Outline
         $best = [];
         $bestArea = -INF;
         while ($rim !== []) {
-            [$start, $end] = array_pop($rim);
+            $first = array_pop($rim);
+            [$start, $end] = [$first->a, $first->b];
             $loop = [$start];
             $came = $start;
             while ($end->distanceTo($start) > $snap) {
@@ -166,7 +163,7 @@ final readonly class Outline
                     break;
                 }
                 $came = $end;
-                $end = $rim[$next][1];
+                $end = $rim[$next]->b;
                 array_splice($rim, $next, 1);
             }
             $area = 0.0;
@@ -185,15 +182,15 @@ final readonly class Outline
      * Where the rim goes on; at a place where the silhouette touches itself, the sharpest turn to the right, which
      * keeps to the outside.
      *
-     * @param  list<array{Point, Point}>  $rim
+     * @param  list<Segment>  $rim
      */
     private static function next(array $rim, Point $from, Point $came, float $snap): ?int
     {
         $best = null;
         $bestTurn = INF;
-        foreach ($rim as $i => [$a, $b]) {
-            if ($a->distanceTo($from) <= $snap) {
-                $go = $b->minus($a);
+        foreach ($rim as $i => $piece) {
+            if ($piece->a->distanceTo($from) <= $snap) {
+                $go = $piece->b->minus($piece->a);
                 $turn = atan2($came->cross($go), $came->dot($go));
                 if ($turn < $bestTurn) {
                     [$best, $bestTurn] = [$i, $turn];

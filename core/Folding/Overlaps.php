@@ -119,7 +119,7 @@ final readonly class Overlaps
     public function triples(?callable $matters = null): \Generator
     {
         $above = $this->above();
-        $margin = 10 * $this->tolerance->length;
+        $margin = $this->tolerance->meeting;
         foreach ($this->common as $key => $shared) {
             [$i, $j] = [intdiv($key, $this->faceCount), $key % $this->faceCount];
             $third = array_intersect_key($above[$i], $above[$j]);

@@ -6,6 +6,8 @@ namespace Cathedra\Core\Folding;
 
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Polygon;
+use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Geometry\Tolerance;
 
 /** Divides the faces of a pattern by lines. Used inside one fold and thrown away; nothing outside sees it half done. */
@@ -72,19 +74,16 @@ final class PatternBuilder
      * The edges of a face that lie on a segment of the sheet, divided so that the segment ends at vertices; what the
      * line of the segment needs beyond its ends is only a join.
      *
-     * @param  array{Point, Point}  $segment
      * @return array<string, true> edge keys
      */
-    public function marked(int $face, array $segment, string $origin): array
+    public function marked(int $face, Segment $segment, string $origin): array
     {
-        [$p, $q] = $segment;
-        $length = $p->distanceTo($q);
-        $line = Line::through($p, $q) ?? throw new \LogicException('A segment has length.');
-        $share = fn (int $v): float => $this->vertices[$v]->minus($p)->dot($q->minus($p)) / $length ** 2;
-        $on = fn (int $v): bool => abs($line->distanceTo($this->vertices[$v])) < 10 * $this->tolerance->length;
-        foreach ([[0.0, $p], [1.0, $q]] as [$end, $point]) {
+        $line = $segment->line() ?? throw new \LogicException('A segment to be marked has length.');
+        $share = fn (int $v): float => $segment->shareOf($this->vertices[$v]);
+        $on = fn (int $v): bool => abs($line->distanceTo($this->vertices[$v])) < $this->tolerance->meeting;
+        foreach ([[0.0, $segment->a], [1.0, $segment->b]] as [$end, $point]) {
             foreach ($this->sides($face) as [$a, $b]) {
-                $margin = (10 * $this->tolerance->length) / $length;
+                $margin = $this->tolerance->meeting / $segment->length();
                 if (
                     $on($a) &&
                     $on($b) &&
@@ -113,9 +112,15 @@ final class PatternBuilder
         return $marked;
     }
 
-    public function isRaw(string $edgeKey): bool
+    public function vertex(int $vertex): Point
     {
-        return ! $this->edges[$edgeKey]->isCrease();
+        return $this->vertices[$vertex];
+    }
+
+    /** A face on the flat sheet, as it is divided so far. */
+    public function polygon(int $face): Polygon
+    {
+        return Polygon::of(array_map(fn (int $v): Point => $this->vertices[$v], $this->faces[$face]));
     }
 
     /** @return list<array{int, int}> */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Folding;
 
-use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
+use Cathedra\Core\Geometry\Segment;
 
 /**
  * Pockets: gaps between two layers that a finger can enter from one side and not leave at the others. The gap between
@@ -60,58 +60,46 @@ final class Pockets
     private function walkRim(int $c): void
     {
         $points = $this->cells[$c]['polygon']->points;
+        $sight = $this->state->tolerance->sight;
         foreach ($points as $i => $a) {
-            $b = $points[($i + 1) % count($points)];
-            $left = $a->distanceTo($b);
-            if ($left < 100 * $this->state->tolerance->length) {
+            $side = new Segment($a, $points[($i + 1) % count($points)]);
+            $left = $side->length();
+            if ($left < $sight) {
                 continue;
             }
             foreach ($this->cells as $d => $other) {
-                $shared = $d === $c ? null : $this->shared($a, $b, $other['polygon']);
+                $shared = $d === $c ? null : $this->shared($side, $other['polygon']);
                 if ($shared !== null) {
-                    $this->cross($c, $d, $shared[0], $shared[1], $a, $b);
-                    $left -= $shared[0]->distanceTo($shared[1]);
+                    $this->cross($c, $d, $shared);
+                    $left -= $shared->length();
                 }
             }
-            if ($left > 100 * $this->state->tolerance->length) {
-                $this->cross($c, null, $a, $a->toward($b, $left / $a->distanceTo($b)), $a, $b);
+            if ($left > $sight) {
+                $this->cross($c, null, new Segment($a, $side->at($left / $side->length())));
             }
         }
     }
 
-    /**
-     * @return array{Point, Point}|null the stretch of the side from a to b along which the polygon lies on its other
-     *     side
-     */
-    private function shared(Point $a, Point $b, Polygon $other): ?array
+    /** The stretch of a cell's side along which the polygon lies on its other side. */
+    private function shared(Segment $side, Polygon $other): ?Segment
     {
-        $line = Line::through($a, $b);
-        $near = 20 * $this->state->tolerance->length;
-        if ($line === null || $line->distanceTo($other->centroid()) >= 0) {
+        $line = $side->straight();
+        $sight = $this->state->tolerance->sight;
+        if ($line->distanceTo($other->centroid()) >= 0) {
             return null;
         }
-        $along = $b->minus($a)->unit();
-        $length = $a->distanceTo($b);
-        $on = [];
-        foreach ($other->points as $p) {
-            if (abs($line->distanceTo($p)) < $near) {
-                $on[] = $p->minus($a)->dot($along);
-            }
-        }
-        $from = max(0.0, min([INF, ...$on]));
-        $to = min($length, max([-INF, ...$on]));
+        $on = array_filter($other->points, static fn (Point $p): bool => abs($line->distanceTo($p)) < $sight);
+        $touching = Segment::spanning($line, array_values($on));
 
-        return count($on) > 1 && $to - $from > 100 * $this->state->tolerance->length
-            ? [$a->plus($along->times($from)), $a->plus($along->times($to))]
-            : null;
+        return $touching === null ? null : $side->sharedWith($touching, $sight);
     }
 
-    private function cross(int $c, ?int $d, Point $p, Point $q, Point $a, Point $b): void
+    private function cross(int $c, ?int $d, Segment $shared): void
     {
-        $middle = $p->toward($q, 0.5);
+        $middle = $shared->middle();
         $stack = $this->cells[$c]['faces'];
         $beyond = $d === null ? [] : array_flip($this->cells[$d]['faces']);
-        $length = $p->distanceTo($q);
+        $length = $shared->length();
         foreach (array_slice($stack, 0, -1) as $k => $upper) {
             $lower = $stack[$k + 1];
             $gap = "$c:$k";
@@ -134,13 +122,7 @@ final class Pockets
                 $of['closed'] += $length;
             } else {
                 $of['open'] += $length;
-                $of['mouth'] = $of['mouth']->plus(
-                    $b
-                        ->minus($a)
-                        ->unit()
-                        ->turnedLeft()
-                        ->times(-$length),
-                );
+                $of['mouth'] = $of['mouth']->plus($shared->direction()->turnedLeft()->times(-$length));
             }
             $this->gaps[$gap] = $of;
         }
@@ -158,12 +140,7 @@ final class Pockets
             return [$face, null];
         }
         foreach ($this->state->pattern->around($face) as $edge) {
-            [$p, $q] = $this->state->ends($edge);
-            if (
-                $edge->isCrease() &&
-                $p->distanceTo($place) + $place->distanceTo($q) - $p->distanceTo($q) <
-                    20 * $this->state->tolerance->length
-            ) {
+            if ($edge->isCrease() && $this->state->segment($edge)->passes($place, $this->state->tolerance->sight)) {
                 $other = $edge->other($face) ?? $face;
 
                 return $edge->assignment->isFolded() ? [null, $other] : [isset($beyond[$other]) ? $other : null, null];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Cathedra\Core\Folding;
 
 use Cathedra\Core\Geometry\Isometry;
-use Cathedra\Core\Geometry\Line;
 
 /**
  * The general method: a crease pattern with new assignments is folded anew by reflections from a face that stays, every
@@ -43,23 +42,9 @@ final readonly class Refold
     public static function placements(Pattern $pattern, int $base, Isometry $basePlacement, FoldedState $state): array
     {
         $placed = [$base => $basePlacement];
-        $queue = [$base];
-        while ($queue !== []) {
-            $face = array_shift($queue);
-            foreach ($pattern->around($face) as $edge) {
-                $next = $edge->other($face);
-                if ($next === null || isset($placed[$next])) {
-                    continue;
-                }
-                $placed[$next] = $placed[$face];
-                if ($edge->assignment->isFolded()) {
-                    $p = $placed[$face]->of($pattern->vertices[$edge->a]);
-                    $q = $placed[$face]->of($pattern->vertices[$edge->b]);
-                    $line = Line::through($p, $q) ?? throw new \LogicException('A crease has length.');
-                    $placed[$next] = $placed[$face]->then(Isometry::reflection($line));
-                }
-                $queue[] = $next;
-            }
+        foreach (FaceGraph::of($pattern)->walk($base) as [$face, $edge, $next]) {
+            $line = $edge->assignment->isFolded() ? $pattern->segment($edge)->placed($placed[$face])->line() : null;
+            $placed[$next] = $line === null ? $placed[$face] : $placed[$face]->then(Isometry::reflection($line));
         }
         if (count($placed) !== $pattern->faceCount()) {
             throw CannotFold::because('The sheet has fallen into pieces; fold each piece by itself.');
@@ -68,7 +53,7 @@ final readonly class Refold
             [$f, $g] = $edge->faces;
             foreach ([$edge->a, $edge->b] as $v) {
                 $at = $placed[$f]->of($pattern->vertices[$v]);
-                if ($at->distanceTo($placed[$g]->of($pattern->vertices[$v])) > 8 * $state->tolerance->length) {
+                if ($at->distanceTo($placed[$g]->of($pattern->vertices[$v])) > $state->tolerance->meeting) {
                     throw CannotFold::because(
                         'These creases cannot all be folded at once: going round their crossing, the paper does not '
                             .'meet itself again.',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cathedra\Core\Folding;
 
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Tolerance;
 
 /** Plain names of outlines, as one would say them to a beginner. */
 enum Shape: string
@@ -48,8 +49,8 @@ enum Shape: string
         $same = static fn (float $a, float $b): bool => abs($a - $b) <= $equal;
         $isRhombus = $same($length[0], $length[1]) && $same($length[1], $length[2]) && $same($length[2], $length[3]);
         $isRight =
-            abs($sides[0]->unit()->dot($sides[1]->unit())) < 1e-6 &&
-            abs($sides[1]->unit()->dot($sides[2]->unit())) < 1e-6;
+            abs($sides[0]->unit()->dot($sides[1]->unit())) < Tolerance::ANGLE &&
+            abs($sides[1]->unit()->dot($sides[2]->unit())) < Tolerance::ANGLE;
         if ($isRhombus && $isRight) {
             return abs($sides[0]->x) > $equal && abs($sides[0]->y) > $equal ? self::SquareOnCorner : self::Square;
         }
@@ -58,7 +59,8 @@ enum Shape: string
 
             return $d > 1.8 || $d < 1 / 1.8 ? self::LongDiamond : self::Diamond;
         }
-        $parallel = static fn (int $i, int $j): bool => abs($sides[$i]->unit()->cross($sides[$j]->unit())) < 1e-6;
+        $parallel = static fn (int $i, int $j): bool => abs($sides[$i]->unit()->cross($sides[$j]->unit())) <
+            Tolerance::ANGLE;
 
         return match (true) {
             $isRight => self::Oblong,

@@ -16,8 +16,7 @@ final class SimpleFold
     /** @var array<int, true> faces of the new pattern that moved */
     private array $moved = [];
 
-    /** @var list<int> for each new face the face it was part of */
-    private array $parent;
+    private readonly Division $division;
 
     private Pattern $pattern;
 
@@ -31,8 +30,9 @@ final class SimpleFold
         private readonly bool $valley,
         private readonly array $moving,
         private readonly Landing $landing,
-        private readonly string $origin,
+        string $origin,
     ) {
+        $this->division = new Division($state, $origin);
     }
 
     /**
@@ -70,8 +70,7 @@ final class SimpleFold
     ): FoldedState {
         $fold = new self($state, $line, $valley, $moving, Landing::outside(), $origin);
         $fold->run();
-        $placements = array_map(static fn (int $parent): Isometry => $state->placements[$parent], $fold->parent);
-        $parent = $fold->parent;
+        $parent = $fold->division->parents();
         $builder = new PatternBuilder($fold->pattern, $state->tolerance);
         foreach ($fold->pattern->edges as $key => $edge) {
             if ($edge->isCrease()) {
@@ -87,7 +86,7 @@ final class SimpleFold
             }
         }
 
-        return self::inherit($state, $builder->build(), $placements, $parent);
+        return $state->divided($builder->build(), $parent);
     }
 
     private function run(): FoldedState
@@ -127,13 +126,13 @@ final class SimpleFold
         }
         $isMoving = array_fill_keys($this->moving, true);
         foreach ($this->state->pattern->creases() as $edge) {
-            [$p, $q] = $this->state->ends($edge);
+            $segment = $this->state->segment($edge);
             [$f, $g] = $edge->faces;
             if (
                 isset($isMoving[$f]) !== isset($isMoving[$g]) &&
-                max($this->line->distanceTo($p), $this->line->distanceTo($q)) > $this->state->tolerance->length
+                $segment->reachesBeyond($this->line, $this->state->tolerance->length)
             ) {
-                throw CannotFold::joined($p->toward($q, 0.5));
+                throw CannotFold::joined($segment->middle());
             }
         }
         if ($this->landing->isOutside() && ($place = $flaps->blockedAt($this->moving, $this->valley)) !== null) {
@@ -143,17 +142,10 @@ final class SimpleFold
 
     private function divide(): void
     {
-        $builder = new PatternBuilder($this->state->pattern, $this->state->tolerance);
-        $this->parent = range(0, $this->state->faceCount() - 1);
         foreach ($this->moving as $face) {
-            $onSheet = $this->state->placements[$face]->inverse()->ofLine($this->line);
-            $new = $builder->split($face, $onSheet, $this->origin);
-            $this->moved[$new ?? $face] = true;
-            if ($new !== null) {
-                $this->parent[] = $face;
-            }
+            $this->moved[$this->division->split($face, $this->line) ?? $face] = true;
         }
-        $this->pattern = $builder->build();
+        $this->pattern = $this->division->pattern();
         if ($this->pattern->faceCount() > self::MAX_FACES) {
             throw CannotFold::because(
                 sprintf('This would divide the sheet into more than %d faces; no hand folds that.', self::MAX_FACES),
@@ -168,8 +160,8 @@ final class SimpleFold
 
         return array_map(
             fn (int $face): Isometry => isset($this->moved[$face])
-                ? $this->state->placements[$this->parent[$face]]->then($reflection)
-                : $this->state->placements[$this->parent[$face]],
+                ? $this->division->placement($face)->then($reflection)
+                : $this->division->placement($face),
             array_keys($this->pattern->faces),
         );
     }
@@ -187,7 +179,7 @@ final class SimpleFold
                 continue;
             }
             $stays = isset($this->moved[$edge->faces[0]]) ? $edge->faces[1] : $edge->faces[0];
-            $frontUp = $this->state->frontUp[$this->parent[$stays]];
+            $frontUp = $this->state->frontUp[$this->division->parentOf($stays)];
             $builder->assign($key, $frontUp === $this->valley ? Assignment::Valley : Assignment::Mountain);
         }
         $this->pattern = $builder->build();
@@ -196,16 +188,16 @@ final class SimpleFold
     /** What a crease was before the fold opened it. */
     private function formerly(Edge $edge): Assignment
     {
-        [$f, $g] = array_map(fn (int $face): int => $this->parent[$face], $edge->faces);
-        $upper = $this->state->order->above($f, $g) === true ? $f : $g;
+        [$f, $g] = $edge->faces;
+        $upper = $this->division->above($f, $g) === true ? $f : $g;
 
-        return $this->state->frontUp[$upper] ? Assignment::Mountain : Assignment::Valley;
+        return $this->state->frontUp[$this->division->parentOf($upper)] ? Assignment::Mountain : Assignment::Valley;
     }
 
     /** @return array<int, bool> */
     private function bits(Overlaps $overlaps): array
     {
-        $n = count($this->parent);
+        $n = $this->pattern->faceCount();
         $depth = $this->landing->under > 0 ? $this->depths($overlaps) : [];
         $bits = [];
         foreach (array_keys($overlaps->common) as $key) {
@@ -216,12 +208,9 @@ final class SimpleFold
 
                 continue;
             }
-            $above = $this->state->order->above($this->parent[$i], $this->parent[$j]);
+            $above = $this->division->above($i, $j);
             if ($above === null) {
-                throw CannotFold::because(
-                    'Two creases lie so close together that they cannot be told apart. Move one of them.',
-                    $overlaps->common[$key]->centroid(),
-                );
+                throw CannotFold::tooClose($overlaps->common[$key]->centroid());
             }
             $bits[$key] = $iMoved ? ! $above : $above;
         }
@@ -242,7 +231,7 @@ final class SimpleFold
         if (! $this->landing->inside) {
             return $this->valley;
         }
-        $root = $this->parent[$stays];
+        $root = $this->division->parentOf($stays);
         if (in_array($root, $this->moving, true)) {
             return $this->valley;
         }
@@ -265,7 +254,7 @@ final class SimpleFold
      */
     private function depths(Overlaps $overlaps): array
     {
-        $n = count($this->parent);
+        $n = $this->pattern->faceCount();
         $landing = [];
         foreach (array_keys($overlaps->common) as $key) {
             [$i, $j] = [intdiv($key, $n), $key % $n];
@@ -282,7 +271,7 @@ final class SimpleFold
                 foreach ($faces as $g) {
                     if (
                         $f !== $g &&
-                        $this->state->order->above($this->parent[$g], $this->parent[$f]) === $this->valley &&
+                        $this->division->above($g, $f) === $this->valley &&
                         $depth[$f] < $depth[$g] + 1
                     ) {
                         $depth[$f] = $depth[$g] + 1;
@@ -296,47 +285,5 @@ final class SimpleFold
         }
 
         return $depth;
-    }
-
-    /**
-     * The same layers in the same order, divided further.
-     *
-     * @param  list<Isometry>  $placements
-     * @param  list<int>  $parent  for each face of $pattern the face of $state it was part of
-     * @param  float|null  $removed  mm2 cut away so far; null: as before
-     *
-     * @throws CannotFold when two faces cannot be told apart, or an invariant breaks
-     */
-    public static function inherit(
-        FoldedState $state,
-        Pattern $pattern,
-        array $placements,
-        array $parent,
-        ?float $removed = null,
-    ): FoldedState {
-        $polygons = array_map(
-            static fn (int $f) => $pattern->polygon($f)->placed($placements[$f]),
-            array_keys($pattern->faces),
-        );
-        $overlaps = Overlaps::among($polygons, $state->tolerance);
-        $n = count($polygons);
-        $bits = [];
-        foreach (array_keys($overlaps->common) as $key) {
-            $bits[$key] =
-                $state->order->above($parent[intdiv($key, $n)], $parent[$key % $n]) ??
-                throw CannotFold::because(
-                    'Two creases lie so close together that they cannot be told apart. Move one of them.',
-                    $overlaps->common[$key]->centroid(),
-                );
-        }
-
-        return FoldedState::assembled(
-            $state->sheet,
-            $pattern,
-            $placements,
-            LayerOrder::of($n, $bits),
-            $removed ?? $state->removedArea,
-            $overlaps,
-        );
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Folding;
 
-use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
+use Cathedra\Core\Geometry\Segment;
 
 /**
  * The folded plane cut into convex cells over each of which the same layers lie, with their stack from the top down.
@@ -22,8 +22,8 @@ final readonly class Stacks
     public static function of(FoldedState $state): self
     {
         $pieces = [self::frame($state)];
-        foreach (self::segments($state) as [$a, $b]) {
-            $pieces = self::cut($pieces, $a, $b, $state->tolerance->length * 10);
+        foreach (self::segments($state) as $segment) {
+            $pieces = self::cut($pieces, $segment, $state->tolerance->meeting);
         }
         $cells = [];
         foreach ($pieces as $piece) {
@@ -56,20 +56,15 @@ final readonly class Stacks
     /**
      * Every edge of every face in the folded plane, each place once.
      *
-     * @return list<array{Point, Point}>
+     * @return list<Segment>
      */
     public static function segments(FoldedState $state): array
     {
-        $grid = $state->tolerance->length * 100;
+        $grid = $state->tolerance->sight;
         $segments = [];
         foreach ($state->pattern->edges as $edge) {
-            [$p, $q] = $state->ends($edge);
-            $ends = [
-                round($p->x / $grid).','.round($p->y / $grid),
-                round($q->x / $grid).','.round($q->y / $grid),
-            ];
-            sort($ends);
-            $segments[implode(' ', $ends)] ??= [$p, $q];
+            $segment = $state->segment($edge);
+            $segments[$segment->name($grid)] ??= $segment;
         }
 
         return array_values($segments);
@@ -99,15 +94,15 @@ final readonly class Stacks
      * @param  list<Polygon>  $pieces
      * @return list<Polygon>
      */
-    private static function cut(array $pieces, Point $a, Point $b, float $margin): array
+    private static function cut(array $pieces, Segment $segment, float $margin): array
     {
-        $line = Line::through($a, $b);
+        $line = $segment->line();
         if ($line === null) {
             return $pieces;
         }
         $out = [];
         foreach ($pieces as $piece) {
-            if ($piece->spanInside($a, $b, $margin) === null) {
+            if ($piece->spanInside($segment->a, $segment->b, $margin) === null) {
                 $out[] = $piece;
 
                 continue;

@@ -64,9 +64,9 @@ final class Unfolding
 
     private function assignmentAt(FoldedState $state, Edge $edge): Assignment
     {
-        $middle = $this->state->pattern->vertices[$edge->a]->toward($this->state->pattern->vertices[$edge->b], 0.5);
+        $middle = $this->state->pattern->segment($edge)->middle();
 
-        return $state->pattern->edgeAt($middle, 10 * $state->tolerance->length)->assignment ?? Assignment::Flat;
+        return $state->pattern->edgeAt($middle, $state->tolerance->meeting)->assignment ?? Assignment::Flat;
     }
 
     /**
@@ -75,23 +75,10 @@ final class Unfolding
      */
     private function parts(Pattern $pattern, array $opened): array
     {
+        $closed = static fn (Edge $edge): bool => ! isset($opened[Edge::key($edge->a, $edge->b)]);
         $part = [];
-        foreach (array_keys($pattern->faces) as $start) {
-            if (isset($part[$start])) {
-                continue;
-            }
-            $part[$start] = $start;
-            $queue = [$start];
-            while ($queue !== []) {
-                $face = array_pop($queue);
-                foreach ($pattern->around($face) as $edge) {
-                    $next = $edge->other($face);
-                    if ($next !== null && ! isset($part[$next]) && ! isset($opened[Edge::key($edge->a, $edge->b)])) {
-                        $part[$next] = $start;
-                        $queue[] = $next;
-                    }
-                }
-            }
+        foreach (FaceGraph::of($pattern, $closed)->parts() as $faces) {
+            $part += array_fill_keys($faces, $faces[0]);
         }
 
         return $part;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Folding;
 
+use Cathedra\Core\Geometry\Tolerance;
+
 /**
  * The two conditions on a flat-folded inside vertex: folded creases round it alternate to angles of 180 degrees in sum
  * (Kawasaki and Justin), and mountains minus valleys is +2 or -2 (Maekawa and Justin). Creases that lie flat do not
@@ -14,7 +16,7 @@ final readonly class Vertices
     /**
      * Radians by which an angle sum may be off: rounding of a few dozen reflections, far below what a hand can fold.
      */
-    private const ANGLE = 1e-6;
+    private const ANGLE = Tolerance::ANGLE;
 
     /** @throws CannotFold naming the vertex and what is wrong with it */
     public static function check(Pattern $pattern): void

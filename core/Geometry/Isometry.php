@@ -112,9 +112,9 @@ final readonly class Isometry
             abs($this->d - $that->d),
         );
 
-        return $turn * $reach <= 4 * $tolerance->length &&
-            abs($this->e - $that->e) <= 4 * $tolerance->length &&
-            abs($this->f - $that->f) <= 4 * $tolerance->length;
+        return $turn * $reach <= $tolerance->meeting &&
+            abs($this->e - $that->e) <= $tolerance->meeting &&
+            abs($this->f - $that->f) <= $tolerance->meeting;
     }
 
     /**

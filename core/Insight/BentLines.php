@@ -6,6 +6,8 @@ namespace Cathedra\Core\Insight;
 
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Polygon;
+use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Sequence\Action;
 
 /**
@@ -15,64 +17,45 @@ final readonly class BentLines
 {
     /**
      * @param  list<float>  $lengths  mm
-     * @param  list<Point>|null  $main  ends of the line folded about, where there is one
+     * @param  Segment|null  $main  the line folded about, where there is one
      */
-    private function __construct(public array $lengths, public ?array $main)
+    private function __construct(public array $lengths, public ?Segment $main)
     {
     }
 
     public static function of(Action $action): self
     {
+        $sight = $action->state->tolerance->sight;
         if ($action->crease !== null) {
-            $points = [];
-            foreach ($action->moving as $polygon) {
-                foreach ($polygon->points as $p) {
-                    if (abs($action->crease->line->distanceTo($p)) < 100 * $action->state->tolerance->length) {
-                        $points[] = $p;
-                    }
-                }
-            }
-            $ends = self::ends($action->crease->line, $points);
+            $line = $action->crease->line;
+            $points = array_merge(...array_map(static fn (Polygon $part): array => $part->points, $action->moving));
+            $on = array_filter($points, static fn (Point $p): bool => abs($line->distanceTo($p)) < $sight);
+            $main = Segment::spanning($line, array_values($on));
 
-            return new self($ends === null ? [] : [$ends[0]->distanceTo($ends[1])], $ends);
+            return new self($main === null ? [] : [$main->length()], $main);
         }
         /** @var list<array{Line, list<Point>}> $lines */
         $lines = [];
-        foreach ($action->change->folds ?? [] as ['from' => $from, 'to' => $to]) {
+        foreach ($action->change->folds ?? [] as ['at' => $segment]) {
             foreach ($lines as $i => [$line]) {
-                if (
-                    max(abs($line->distanceTo($from)), abs($line->distanceTo($to))) <
-                    100 * $action->state->tolerance->length
-                ) {
-                    $lines[$i][1] = [...$lines[$i][1], $from, $to];
+                if ($segment->liesOn($line, $sight)) {
+                    array_push($lines[$i][1], $segment->a, $segment->b);
 
                     continue 2;
                 }
             }
-            $line = Line::through($from, $to);
+            $line = $segment->line();
             if ($line !== null) {
-                $lines[] = [$line, [$from, $to]];
+                $lines[] = [$line, [$segment->a, $segment->b]];
             }
         }
-        $spans = array_values(array_filter(array_map(static fn (array $l): ?array => self::ends(...$l), $lines)));
+        $lengths = array_map(static fn (array $l): float => Segment::spanning(...$l)?->length() ?? 0.0, $lines);
 
-        return new self(array_map(static fn (array $s): float => $s[0]->distanceTo($s[1]), $spans), null);
+        return new self($lengths, null);
     }
 
     public function count(): int
     {
         return count($this->lengths);
-    }
-
-    /**
-     * @param  list<Point>  $points
-     * @return array{Point, Point}|null
-     */
-    private static function ends(Line $line, array $points): ?array
-    {
-        $along = $line->direction();
-        usort($points, static fn (Point $p, Point $q): int => $p->dot($along) <=> $q->dot($along));
-
-        return count($points) < 2 ? null : [$points[0], $points[count($points) - 1]];
     }
 }

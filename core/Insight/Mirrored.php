@@ -43,7 +43,7 @@ final readonly class Mirrored
         if ($here === null || $there === null) {
             return false;
         }
-        $margin = 1000 * $a->state->tolerance->length;
+        $margin = $a->state->tolerance->aside;
         $axis = self::axis($b->state);
         foreach ([0, 1] as $i) {
             $mirrored = new Point(2 * $axis->x - $there[$i]->x, $there[$i]->y);

@@ -127,7 +127,7 @@ final readonly class StepInsight
         $places =
             $step->step->alignment instanceof Bring && $action->crease !== null
                 ? [$action->crease->grip, $action->crease->landing]
-                : $lines->main ?? array_values(array_filter([$action->grip]));
+                : ($lines->main === null ? array_filter([$action->grip]) : [$lines->main->a, $lines->main->b]);
         $hidden = 0;
         $byEye = 0;
         foreach ($places as $place) {
@@ -147,13 +147,11 @@ final readonly class StepInsight
      */
     private static function sight(FoldedState $state, Point $place): string
     {
-        $margin = 100 * $state->tolerance->length;
-        $on = array_filter($state->pattern->edges, static function (Edge $edge) use ($state, $place, $margin): bool {
-            [$p, $q] = $state->ends($edge);
-
-            return ! $edge->isHidden()
-                && $p->distanceTo($place) + $place->distanceTo($q) - $p->distanceTo($q) < $margin;
-        });
+        $on = array_filter(
+            $state->pattern->edges,
+            static fn (Edge $edge): bool => ! $edge->isHidden() &&
+                $state->segment($edge)->passes($place, $state->tolerance->sight),
+        );
         foreach ($on as $edge) {
             $face = $edge->faces[0];
             $beside = $place->toward($state->polygons[$face]->centroid(), 1e-3);
@@ -176,19 +174,17 @@ final readonly class StepInsight
         $used = [];
         foreach ($actions as $action) {
             $folds = $action->change === null ? [] : $action->change->folds;
-            foreach ($folds as ['from' => $from, 'to' => $to]) {
-                foreach (self::openAt($action->state, $from->toward($to, 0.5)) as $origin) {
+            foreach ($folds as ['at' => $segment]) {
+                foreach (self::openAt($action->state, $segment->middle()) as $origin) {
                     $used[] = (int) $origin;
                 }
             }
             if ($action->crease !== null) {
                 foreach ($action->state->pattern->creases() as $edge) {
-                    [$p, $q] = $action->state->ends($edge);
-                    $margin = 100 * $action->state->tolerance->length;
+                    $segment = $action->state->segment($edge);
                     if (
                         $edge->assignment === Assignment::Flat &&
-                        abs($action->crease->line->distanceTo($p)) < $margin &&
-                        abs($action->crease->line->distanceTo($q)) < $margin
+                        $segment->liesOn($action->crease->line, $action->state->tolerance->sight)
                     ) {
                         $used[] = (int) $edge->origin;
                     }
@@ -206,12 +202,11 @@ final readonly class StepInsight
     {
         $labels = [];
         foreach ($state->pattern->creases() as $edge) {
-            [$p, $q] = $state->ends($edge);
             if (
                 $edge->assignment === Assignment::Flat &&
                 ! $edge->isHidden() &&
                 $edge->origin !== null &&
-                $p->distanceTo($place) + $place->distanceTo($q) - $p->distanceTo($q) < 10 * $state->tolerance->length
+                $state->segment($edge)->passes($place, $state->tolerance->meeting)
             ) {
                 $labels[] = $edge->origin;
             }

@@ -8,6 +8,7 @@ use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
+use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Sequence\Alignment\Crease;
 
 /** One movement within a step: a step done on both sides has two. */
@@ -24,7 +25,7 @@ final readonly class Action
      * @param  Change|null  $change  for several creases at once
      * @param  Point|null  $grip  where hands take hold, for several creases at once
      * @param  Point|null  $landing  where that place comes to lie
-     * @param  list<array{Point, Point}>  $cuts  with scissors
+     * @param  list<Segment>  $cuts  with scissors
      * @param  Line|null  $line  which it is folded about or laid on, for several creases at once
      */
     public function __construct(

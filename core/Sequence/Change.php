@@ -7,8 +7,8 @@ namespace Cathedra\Core\Sequence;
 use Cathedra\Core\Folding\Assignment;
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Folding\Stacks;
-use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
+use Cathedra\Core\Geometry\Segment;
 
 /**
  * What a movement of several creases did, drawn on the state before it: the creases that bend, and the paper that
@@ -17,7 +17,7 @@ use Cathedra\Core\Geometry\Polygon;
 final readonly class Change
 {
     /**
-     * @param  list<array{valley: bool, from: Point, to: Point, seen: bool}>  $folds  as the folder sees them before;
+     * @param  list<array{valley: bool, at: Segment, seen: bool}>  $folds  as the folder sees them before;
      *     seen: not under another layer
      * @param  list<Polygon>  $moving
      * @param  list<int>  $faces  of the state before, one for each of $moving
@@ -46,17 +46,16 @@ final readonly class Change
 
     /**
      * @param  array<int, int>  $parent
-     * @return list<array{valley: bool, from: Point, to: Point, seen: bool}>
+     * @return list<array{valley: bool, at: Segment, seen: bool}>
      */
     private static function folds(FoldedState $before, FoldedState $after, array $parent): array
     {
         $folds = [];
         foreach ($after->pattern->creases() as $edge) {
-            $from = $after->pattern->vertices[$edge->a];
-            $to = $after->pattern->vertices[$edge->b];
+            $segment = $after->pattern->segment($edge);
             if (
                 ! $edge->assignment->isFolded() ||
-                $before->pattern->edgeAt($from->toward($to, 0.5), 10 * $before->tolerance->length)?->assignment ===
+                $before->pattern->edgeAt($segment->middle(), $before->tolerance->meeting)?->assignment ===
                     $edge->assignment
             ) {
                 continue;
@@ -64,12 +63,11 @@ final readonly class Change
             $face = $parent[$edge->faces[0]];
             $place = $before->placements[$face];
             $inside = $place->of(
-                $from->toward($to, 0.5)->toward($after->pattern->polygon($edge->faces[0])->centroid(), 0.02),
+                $segment->middle()->toward($after->pattern->polygon($edge->faces[0])->centroid(), 0.02),
             );
             $folds[] = [
                 'valley' => ($edge->assignment === Assignment::Valley) === $before->frontUp[$face],
-                'from' => $place->of($from),
-                'to' => $place->of($to),
+                'at' => $segment->placed($place),
                 'seen' => (Stacks::facesAt($before, $inside)[0] ?? $face) === $face,
             ];
         }
@@ -88,10 +86,10 @@ final readonly class Change
             static fn (array $f): string => sprintf(
                 '%s (%.2f, %.2f) to (%.2f, %.2f)',
                 $f['valley'] ? 'valley' : 'mountain',
-                $f['from']->x,
-                $f['from']->y,
-                $f['to']->x,
-                $f['to']->y,
+                $f['at']->a->x,
+                $f['at']->a->y,
+                $f['at']->b->x,
+                $f['at']->b->y,
             ),
             $this->folds,
         );

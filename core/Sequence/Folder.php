@@ -13,6 +13,7 @@ use Cathedra\Core\Folding\SimpleFold;
 use Cathedra\Core\Folding\Unfolding;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
+use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Sequence\Alignment\Crease;
 use Cathedra\Core\Sequence\Landmark\Setting;
 
@@ -24,19 +25,19 @@ final class Folder
     /** @var array<string, Point> on the sheet */
     private array $marks = [];
 
-    /** @var array<string, list<array{Point, Point}>> on the sheet, by step number and by name */
+    /** @var array<string, list<Segment>> on the sheet, by step number and by name */
     private array $creases = [];
 
     /** @var array<int, array{FoldedState, FoldedState}> before and after, by step number */
     private array $past = [];
 
     /**
-     * @var array<string, list<array{Point, Point}>> creases of a step done on both sides, by its name, each side apart
+     * @var array<string, list<Segment>> creases of a step done on both sides, by its name, each side apart
      */
     private array $sides = [];
 
     /**
-     * @var array<string, array{FoldedState, array<string, Point>, array<string, list<array{Point, Point}>>}> what lies
+     * @var array<string, array{FoldedState, array<string, Point>, array<string, list<Segment>>}> what lies
      *     aside: state, marks, creases, by part ('' for the main piece)
      */
     private array $aside = [];
@@ -184,7 +185,7 @@ final class Folder
             ! $other->behind &&
             $one->crease->landing->distanceTo($other->crease->landing) +
                 $one->crease->grip->distanceTo($other->crease->grip) <
-                1e-6
+                $this->state->tolerance->meeting
         ) {
             throw CannotFold::because(
                 'The same crease would be made twice: this fold is its own mirror image. Say "also: opposite side" '
@@ -356,7 +357,7 @@ final class Folder
         $best = null;
         foreach ($this->state->polygons as $face => $polygon) {
             if (
-                $polygon->contains($folded, -10 * $this->state->tolerance->length) &&
+                $polygon->contains($folded, -$this->state->tolerance->meeting) &&
                 ($best === null || $this->state->order->above($face, $best) === true)
             ) {
                 $best = $face;

@@ -9,6 +9,7 @@ use Cathedra\Core\Folding\Edge;
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Tolerance;
 
 /** Says points and lines of a state in a folder's words, from where they lie, whatever the sequence called them. */
 final readonly class Places
@@ -20,7 +21,7 @@ final readonly class Places
     public function __construct(private FoldedState $state, private Phrasebook $words)
     {
         $this->anatomy = Anatomy::of($state);
-        $this->near = 1e-5 * $state->sheet->diagonal();
+        $this->near = $state->tolerance->aside;
     }
 
     public function point(Point $p): string
@@ -34,8 +35,7 @@ final readonly class Places
         }
         $side = $outline->sideThrough($p);
         if ($side !== null && ($name = $this->anatomy->compass->nameOfSide($side)) !== null) {
-            [$a, $b] = $outline->sides()[$side];
-            $key = $a->toward($b, 0.5)->distanceTo($p) < $this->near ? 'middle-of-edge' : 'on-edge';
+            $key = $outline->sides()[$side]->middle()->distanceTo($p) < $this->near ? 'middle-of-edge' : 'on-edge';
 
             return $this->words->say('points', $key, ['direction' => $this->words->say('directions', $name->value)]);
         }
@@ -45,13 +45,9 @@ final readonly class Places
 
     public function line(Line $line): string
     {
-        foreach ($this->anatomy->outline->sides() as $i => [$a, $b]) {
+        foreach ($this->anatomy->outline->sides() as $i => $side) {
             $name = $this->anatomy->compass->nameOfSide($i);
-            if (
-                $name !== null &&
-                abs($line->distanceTo($a)) < $this->near &&
-                abs($line->distanceTo($b)) < $this->near
-            ) {
+            if ($name !== null && $side->liesOn($line, $this->near)) {
                 return $this->words->say('lines', 'edge', [
                     'direction' => $this->words->say('directions', $name->value),
                 ]);
@@ -60,9 +56,11 @@ final readonly class Places
         $centre = $this->state->box()->centre();
         if (
             abs($line->distanceTo($centre)) < $this->near &&
-            (abs($line->normal->x) < 1e-6 || abs($line->normal->y) < 1e-6)
+            min(abs($line->normal->x), abs($line->normal->y)) < Tolerance::ANGLE
         ) {
-            return $this->words->say('lines', abs($line->normal->y) < 1e-6 ? 'upright-middle' : 'level-middle');
+            $isUpright = abs($line->normal->y) < Tolerance::ANGLE;
+
+            return $this->words->say('lines', $isUpright ? 'upright-middle' : 'level-middle');
         }
 
         return $this->words->say('lines', $this->creasesOn($line) ? 'crease' : 'line');
@@ -70,11 +68,10 @@ final readonly class Places
 
     private function inside(Point $p): string
     {
-        $through = array_filter($this->state->pattern->creases(), function (Edge $edge) use ($p): bool {
-            [$a, $b] = $this->state->ends($edge);
-
-            return $a->distanceTo($p) + $p->distanceTo($b) - $a->distanceTo($b) < $this->near;
-        });
+        $through = array_filter(
+            $this->state->pattern->creases(),
+            fn (Edge $edge): bool => $this->state->segment($edge)->passes($p, $this->near),
+        );
         if ($p->distanceTo($this->state->box()->centre()) < $this->near) {
             return 'centre';
         }
@@ -94,8 +91,7 @@ final readonly class Places
     private function creasesOn(Line $line): bool
     {
         foreach ($this->state->pattern->creases() as $edge) {
-            [$a, $b] = $this->state->ends($edge);
-            if (abs($line->distanceTo($a)) < $this->near && abs($line->distanceTo($b)) < $this->near) {
+            if ($this->state->segment($edge)->liesOn($line, $this->near)) {
                 return true;
             }
         }

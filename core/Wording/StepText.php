@@ -172,7 +172,7 @@ final readonly class StepText
     private static function target(LineRef $to, Setting $setting, Action $action): Line
     {
         try {
-            return $to->trace($setting)->line;
+            return $to->trace($setting)->straight();
         } catch (CathedraException) {
             // a named crease or mark: known to the folder, not here
             return $action->crease->line ?? throw new \LogicException('A creasing step has a crease.');
@@ -183,8 +183,8 @@ final readonly class StepText
     private static function taken(LineRef $what, Setting $setting, Places $places, Point $grip, Action $action): string
     {
         try {
-            $line = $what->trace($setting)->line;
-            if (abs($line->distanceTo($grip)) < 1e-5 * $action->state->sheet->diagonal()) {
+            $line = $what->trace($setting)->straight();
+            if (abs($line->distanceTo($grip)) < $action->state->tolerance->aside) {
                 return $places->line($line);
             }
         } catch (CathedraException) {
@@ -197,12 +197,9 @@ final readonly class StepText
     private static function lineAt(Places $places, Point $grip, Action $action): string
     {
         foreach ($action->state->pattern->edges as $edge) {
-            [$a, $b] = $action->state->ends($edge);
-            if (
-                $a->distanceTo($grip) + $grip->distanceTo($b) - $a->distanceTo($b) <
-                1e-5 * $action->state->sheet->diagonal()
-            ) {
-                return $places->line(Line::through($a, $b) ?? throw new \LogicException('An edge has length.'));
+            $segment = $action->state->segment($edge);
+            if ($segment->passes($grip, $action->state->tolerance->aside)) {
+                return $places->line($segment->straight());
             }
         }
 
@@ -239,7 +236,7 @@ final readonly class StepText
         $crease = $step->actions[0]->crease ?? throw new \LogicException('A creasing step has a crease.');
 
         return abs($crease->grip->distanceTo($crease->landing) - $step->before->sheet->diagonal()) <
-            1e-6 * $step->before->sheet->diagonal()
+            $step->before->tolerance->sight
             ? 'diagonal'
             : 'valley';
     }

@@ -6,14 +6,14 @@ namespace Cathedra\Core\Folding\Compound;
 
 use Cathedra\Core\Folding\Assignment;
 use Cathedra\Core\Folding\CannotFold;
+use Cathedra\Core\Folding\Division;
 use Cathedra\Core\Folding\Edge;
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Folding\Pattern;
-use Cathedra\Core\Folding\PatternBuilder;
 use Cathedra\Core\Folding\Refold;
 use Cathedra\Core\Folding\Restack;
-use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Segment;
 
 /**
  * The raw form of every compound fold: creases are listed with mountain, valley or flat as the folder sees them now,
@@ -22,9 +22,8 @@ use Cathedra\Core\Geometry\Point;
 final readonly class Collapse
 {
     /**
-     * @param  list<array{Point, Point, Assignment}>  $creases  segments on the sheet (mm), mountain and valley as seen
-     *     by
-     *                                                          the folder; where there is no crease yet one is made
+     * @param  list<array{Segment, Assignment}>  $creases  on the sheet, mountain and valley as seen by the folder;
+     *     where there is no crease yet one is made
      * @param  Point|null  $stays  a point of the sheet whose face stays where it is; null: the largest face
      * @param  bool  $onTop  what moves is wanted above what stays (else under it), where the creases leave a choice
      *
@@ -39,10 +38,10 @@ final readonly class Collapse
     ): FoldedState {
         [$pattern, $parent] = self::divided($state, $creases, $origin);
         $edges = $pattern->edges;
-        foreach ($creases as [$p, $q, $wanted]) {
-            $found = self::along($pattern, $p, $q);
+        foreach ($creases as [$segment, $wanted]) {
+            $found = self::along($pattern, $segment, $state->tolerance->sight);
             if ($found === []) {
-                throw CannotFold::because('There is no paper along one of the creases listed.', $p);
+                throw CannotFold::because('There is no paper along one of the creases listed.', $segment->a);
             }
             foreach ($found as $edge) {
                 $key = Edge::key($edge->a, $edge->b);
@@ -77,42 +76,34 @@ final readonly class Collapse
     }
 
     /**
-     * @param  list<array{Point, Point, Assignment}>  $creases
+     * @param  list<array{Segment, Assignment}>  $creases
      * @return array{Pattern, list<int>} and for each face the face it was part of
      */
     private static function divided(FoldedState $state, array $creases, string $origin): array
     {
-        $builder = new PatternBuilder($state->pattern, $state->tolerance);
-        $pattern = $state->pattern;
-        $parent = range(0, $state->faceCount() - 1);
-        foreach ($creases as [$p, $q]) {
-            $line = Line::through($p, $q) ?? throw CannotFold::because('A crease to be folded has no length.', $p);
+        $division = new Division($state, $origin);
+        $tolerance = $state->tolerance;
+        foreach ($creases as [$segment]) {
+            $line = $segment->line() ?? throw CannotFold::because('A crease to be folded has no length.', $segment->a);
+            $pattern = $division->pattern();
             foreach (array_keys($pattern->faces) as $face) {
-                $span = $pattern->polygon($face)->spanInside($p, $q, 10 * $state->tolerance->length);
-                if ($span === null || ($span[1] - $span[0]) * $p->distanceTo($q) < 100 * $state->tolerance->length) {
-                    continue;
-                }
-                $new = $builder->split($face, $line, $origin);
-                if ($new !== null) {
-                    $parent[$new] = $parent[$face];
+                $span = $pattern->polygon($face)->spanInside($segment->a, $segment->b, $tolerance->meeting);
+                if ($span !== null && ($span[1] - $span[0]) * $segment->length() >= $tolerance->sight) {
+                    $division->splitOnSheet($face, $line);
                 }
             }
-            $pattern = $builder->build();
         }
 
-        return [$pattern, array_values($parent)];
+        return [$division->pattern(), $division->parents()];
     }
 
     /** @return list<Edge> creases that lie on the segment */
-    private static function along(Pattern $pattern, Point $p, Point $q): array
+    private static function along(Pattern $pattern, Segment $segment, float $margin): array
     {
-        $length = $p->distanceTo($q);
-        $on = static fn (Point $r): bool => $p->distanceTo($r) + $r->distanceTo($q) - $length < 1e-7 * $length;
-
         return array_values(
             array_filter(
                 $pattern->creases(),
-                static fn (Edge $e): bool => $on($pattern->vertices[$e->a]) && $on($pattern->vertices[$e->b]),
+                static fn (Edge $edge): bool => $pattern->segment($edge)->isPartOf($segment, $margin),
             ),
         );
     }

@@ -9,6 +9,7 @@ use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Geometry\Isometry;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Segment;
 
 /**
  * Petal and swivel. The top layer is lifted along a hinge; where the hinge ends on a folded edge (the ridge), the ridge
@@ -64,7 +65,8 @@ final class Petal
             throw CannotFold::because('There is no paper at the point to be lifted.', $this->tip);
         }
         [$flap] = $this->sketch->split($this->sketch->layer($top, [$this->hinge]), $this->hinge);
-        $ends = $this->ends($flap);
+        $hinge = $this->hingeOn($flap);
+        $ends = [$hinge->a, $hinge->b];
         $ridges = array_values(array_filter(array_map(fn (Point $end): ?Point => $this->ridge($flap, $end), $ends)));
         if (count($ridges) !== $wanted) {
             throw CannotFold::because(
@@ -90,25 +92,21 @@ final class Petal
 
     /**
      * @param  list<int>  $flap
-     * @return array{Point, Point} where the hinge leaves the lifted layer
+     * @return Segment from where the hinge enters the lifted layer to where it leaves it
      */
-    private function ends(array $flap): array
+    private function hingeOn(array $flap): Segment
     {
         $on = [];
         foreach ($flap as $face) {
             foreach ($this->sketch->polygon($face)->points as $p) {
-                if (abs($this->hinge->distanceTo($p)) < 100 * $this->state->tolerance->length) {
+                if (abs($this->hinge->distanceTo($p)) < $this->state->tolerance->sight) {
                     $on[] = $p;
                 }
             }
         }
-        $along = $this->hinge->direction();
-        usort($on, static fn (Point $p, Point $q): int => $p->dot($along) <=> $q->dot($along));
-        if (count($on) < 2) {
-            throw CannotFold::because('The line does not cross the layer to be lifted.', $this->tip);
-        }
 
-        return [$on[0], $on[count($on) - 1]];
+        return Segment::spanning($this->hinge, $on) ??
+            throw CannotFold::because('The line does not cross the layer to be lifted.', $this->tip);
     }
 
     /**
@@ -118,11 +116,11 @@ final class Petal
      */
     private function ridge(array $flap, Point $end): ?Point
     {
-        $margin = 100 * $this->state->tolerance->length;
-        foreach ($this->sketch->bentEdgesOf($flap) as ['from' => $from, 'to' => $to]) {
-            foreach ([[$from, $to], [$to, $from]] as [$near, $far]) {
-                if ($near->distanceTo($end) < $margin && $this->hinge->distanceTo($far) > $margin) {
-                    return $far;
+        $margin = $this->state->tolerance->sight;
+        foreach ($this->sketch->bentEdgesOf($flap) as ['at' => $fold]) {
+            foreach ([$fold, $fold->reversed()] as $from) {
+                if ($from->a->distanceTo($end) < $margin && $this->hinge->distanceTo($from->b) > $margin) {
+                    return $from->b;
                 }
             }
         }
@@ -178,10 +176,9 @@ final class Petal
     private function under(array $side, Point $end, Point $far): array
     {
         $ridge = Line::through($end, $far) ?? throw new \LogicException('A ridge has length.');
-        $margin = 100 * $this->state->tolerance->length;
         $under = [];
-        foreach ($this->sketch->bentEdgesOf($side) as ['outer' => $outer, 'from' => $from, 'to' => $to]) {
-            if (abs($ridge->distanceTo($from)) < $margin && abs($ridge->distanceTo($to)) < $margin) {
+        foreach ($this->sketch->bentEdgesOf($side) as ['outer' => $outer, 'at' => $fold]) {
+            if ($fold->liesOn($ridge, $this->state->tolerance->sight)) {
                 $under[$outer] = true;
             }
         }

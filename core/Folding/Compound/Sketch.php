@@ -5,15 +5,17 @@ declare(strict_types=1);
 namespace Cathedra\Core\Folding\Compound;
 
 use Cathedra\Core\Folding\Assignment;
+use Cathedra\Core\Folding\Division;
 use Cathedra\Core\Folding\Edge;
+use Cathedra\Core\Folding\FaceGraph;
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Folding\Pattern;
-use Cathedra\Core\Folding\PatternBuilder;
 use Cathedra\Core\Folding\Restack;
 use Cathedra\Core\Geometry\Isometry;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
+use Cathedra\Core\Geometry\Segment;
 
 /**
  * A compound fold being drawn up: faces are divided, groups of them are given a motion, and finish() finds the order.
@@ -21,12 +23,9 @@ use Cathedra\Core\Geometry\Polygon;
  */
 final class Sketch
 {
-    private PatternBuilder $builder;
+    private readonly Division $division;
 
     private Pattern $pattern;
-
-    /** @var list<int> for each face the face of the state it was part of */
-    private array $parent;
 
     /** @var array<int, Isometry> by face, in the folded plane */
     private array $motion = [];
@@ -34,20 +33,19 @@ final class Sketch
     public function __construct(public readonly FoldedState $state, private readonly string $origin)
     {
         $this->pattern = $state->pattern;
-        $this->builder = new PatternBuilder($state->pattern, $state->tolerance);
-        $this->parent = range(0, $state->faceCount() - 1);
+        $this->division = new Division($state, $origin);
     }
 
     /** A face in the folded plane, as it lies before the fold. */
     public function polygon(int $face): Polygon
     {
-        return $this->pattern->polygon($face)->placed($this->state->placements[$this->parent[$face]]);
+        return $this->division->polygon($face);
     }
 
     /** Whether $i lies above $j before the fold; null when they do not overlap or are of one piece. */
     public function above(int $i, int $j): ?bool
     {
-        return $this->state->order->above($this->parent[$i], $this->parent[$j]);
+        return $this->division->above($i, $j);
     }
 
     /** @return list<int> */
@@ -58,7 +56,7 @@ final class Sketch
 
     public function parentOf(int $face): int
     {
-        return $this->parent[$face];
+        return $this->division->parentOf($face);
     }
 
     public function hasMoved(int $face): bool
@@ -97,11 +95,8 @@ final class Sketch
         $beyond = [];
         $rest = [];
         foreach ($faces as $face) {
-            $onSheet = $this->state->placements[$this->parent[$face]]->inverse()->ofLine($line);
-            $new = $this->builder->split($face, $onSheet, $this->origin);
-            $this->pattern = $this->builder->build();
+            $new = $this->division->split($face, $line);
             if ($new !== null) {
-                $this->parent[] = $this->parent[$face];
                 $beyond[] = $new;
                 $rest[] = $face;
             } elseif ($line->distanceTo($this->polygon($face)->centroid()) > 0) {
@@ -110,6 +105,7 @@ final class Sketch
                 $rest[] = $face;
             }
         }
+        $this->pattern = $this->division->pattern();
 
         return [$beyond, $rest];
     }
@@ -122,30 +118,21 @@ final class Sketch
      */
     public function layer(int $start, array $beyond): array
     {
-        $faces = [$start];
-        for ($i = 0; $i < count($faces); $i++) {
-            foreach ($this->pattern->around($faces[$i]) as $edge) {
-                $next = $edge->other($faces[$i]);
-                if ($next === null || in_array($next, $faces, true) || $edge->assignment !== Assignment::Flat) {
-                    continue;
-                }
-                foreach ($beyond as $line) {
-                    if (max(array_map($line->distanceTo(...), $this->ends($edge))) <= $this->state->tolerance->length) {
-                        continue 2;
-                    }
-                }
-                $faces[] = $next;
-            }
-        }
+        $open = function (Edge $edge) use ($beyond): bool {
+            $ends = $this->division->ends($edge);
+            $reaches = fn (Line $line): bool => $ends->reachesBeyond($line, $this->state->tolerance->length);
 
-        return $faces;
+            return $edge->assignment === Assignment::Flat && array_filter($beyond, $reaches) === $beyond;
+        };
+
+        return FaceGraph::of($this->pattern, $open)->reach($start);
     }
 
     /**
      * Folded edges between a group and the paper round it.
      *
      * @param  list<int>  $faces
-     * @return list<array{edge: Edge, inner: int, outer: int, from: Point, to: Point}>
+     * @return list<array{inner: int, outer: int, at: Segment}> at: in the folded plane, before the fold
      */
     public function bentEdgesOf(array $faces): array
     {
@@ -154,21 +141,12 @@ final class Sketch
             foreach ($this->pattern->around($face) as $edge) {
                 $other = $edge->other($face);
                 if ($other !== null && $edge->assignment->isFolded() && ! in_array($other, $faces, true)) {
-                    [$from, $to] = $this->ends($edge);
-                    $found[] = ['edge' => $edge, 'inner' => $face, 'outer' => $other, 'from' => $from, 'to' => $to];
+                    $found[] = ['inner' => $face, 'outer' => $other, 'at' => $this->division->ends($edge)];
                 }
             }
         }
 
         return $found;
-    }
-
-    /** @return array{Point, Point} in the folded plane, before the fold */
-    private function ends(Edge $edge): array
-    {
-        $place = $this->state->placements[$this->parent[$edge->faces[0]]];
-
-        return [$place->of($this->pattern->vertices[$edge->a]), $place->of($this->pattern->vertices[$edge->b])];
     }
 
     /** @param  list<int>  $faces */
@@ -187,8 +165,8 @@ final class Sketch
     {
         $placements = array_map(
             fn (int $f): Isometry => isset($this->motion[$f])
-                ? $this->state->placements[$this->parent[$f]]->then($this->motion[$f])
-                : $this->state->placements[$this->parent[$f]],
+                ? $this->division->placement($f)->then($this->motion[$f])
+                : $this->division->placement($f),
             array_keys($this->pattern->faces),
         );
         $open = $this->bend($placements);

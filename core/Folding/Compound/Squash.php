@@ -70,9 +70,8 @@ final readonly class Squash
     /** @param  list<int>  $faces */
     private static function across(Sketch $sketch, array $faces, Line $ridge): ?int
     {
-        foreach ($sketch->bentEdgesOf($faces) as ['outer' => $outer, 'from' => $from, 'to' => $to]) {
-            $margin = 100 * $sketch->state->tolerance->length;
-            if (abs($ridge->distanceTo($from)) < $margin && abs($ridge->distanceTo($to)) < $margin) {
+        foreach ($sketch->bentEdgesOf($faces) as ['outer' => $outer, 'at' => $fold]) {
+            if ($fold->liesOn($ridge, $sketch->state->tolerance->sight)) {
                 return $outer;
             }
         }

@@ -17,6 +17,6 @@ final readonly class Along implements Alignment
 
     public function locate(Setting $setting): Crease
     {
-        return Crease::moving($this->line->trace($setting)->line, $this->move->locate($setting));
+        return Crease::moving($this->line->trace($setting)->straight(), $this->move->locate($setting));
     }
 }

@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace Cathedra\Core\Sequence\Alignment;
 
 use Cathedra\Core\Folding\CannotFold;
+use Cathedra\Core\Geometry\Isometry;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Sequence\Landmark\LineRef;
 use Cathedra\Core\Sequence\Landmark\PointRef;
 use Cathedra\Core\Sequence\Landmark\Setting;
-use Cathedra\Core\Sequence\Landmark\Stretch;
 
 /** Point to point, edge to edge, or point onto a line through a point. */
 final readonly class Bring implements Alignment
@@ -62,10 +63,10 @@ final readonly class Bring implements Alignment
     /**
      * The crease goes through $pivot; the point moves on a circle round it and lands where that circle meets the line.
      */
-    private static function pointToLine(Point $from, Stretch $to, Point $pivot): Crease
+    private static function pointToLine(Point $from, Segment $to, Point $pivot): Crease
     {
         $radius = $pivot->distanceTo($from);
-        $foot = $to->line->nearest($pivot);
+        $foot = $to->straight()->nearest($pivot);
         $height = $foot->distanceTo($pivot);
         if ($height > $radius * (1 + 1e-9)) {
             throw CannotFold::because(
@@ -76,11 +77,8 @@ final readonly class Bring implements Alignment
         $half = sqrt(max(0.0, $radius ** 2 - $height ** 2));
         $landings = [];
         foreach ($half < 1e-6 ? [0.0] : [$half, -$half] as $along) {
-            $landing = $foot->plus($to->line->direction()->times($along));
-            $onStretch =
-                $to->a->distanceTo($landing) + $landing->distanceTo($to->b) - $to->length() <
-                1e-6 * (1 + $to->length());
-            if ($onStretch && $landing->distanceTo($from) > 1e-6) {
+            $landing = $foot->plus($to->direction()->times($along));
+            if ($to->passes($landing, 1e-6 * (1 + $to->length())) && $landing->distanceTo($from) > 1e-6) {
                 $landings[] = $landing;
             }
         }
@@ -97,17 +95,17 @@ final readonly class Bring implements Alignment
     }
 
     /** Of the two bisectors, the one that lays the edge on the other, not on its prolongation. */
-    private static function edgeToEdge(Stretch $what, Stretch $to, Setting $setting): Crease
+    private static function edgeToEdge(Segment $what, Segment $to, Setting $setting): Crease
     {
         $best = null;
         $bestShare = 0.0;
-        foreach ($what->line->bisectors($to->line) as $line) {
-            $share = self::common($line->reflected($what->a), $line->reflected($what->b), $to);
+        foreach ($what->straight()->bisectors($to->straight()) as $line) {
+            $share = self::common($what->placed(Isometry::reflection($line)), $to);
             if ($share > $bestShare) {
                 [$best, $bestShare] = [$line, $share];
             }
         }
-        if ($best === null || abs($best->distanceTo($what->middle())) < 10 * $setting->state->tolerance->length) {
+        if ($best === null || abs($best->distanceTo($what->middle())) < $setting->state->tolerance->meeting) {
             throw CannotFold::because(
                 'The two edges already lie on one another, or can only be laid on each other\'s prolongation.',
                 $what->middle(),
@@ -117,13 +115,11 @@ final readonly class Bring implements Alignment
         return Crease::moving($best, $what->middle());
     }
 
-    /** mm of $to that the segment from $a to $b, on the same line, covers. */
-    private static function common(Point $a, Point $b, Stretch $to): float
+    /** The share of $to that a segment on the same line covers. */
+    private static function common(Segment $edge, Segment $to): float
     {
-        $along = $to->b->minus($to->a)->unit();
-        $s = $a->minus($to->a)->dot($along);
-        $t = $b->minus($to->a)->dot($along);
+        [$s, $t] = [$to->shareOf($edge->a), $to->shareOf($edge->b)];
 
-        return min($to->length(), max($s, $t)) - max(0.0, min($s, $t));
+        return min(1.0, max($s, $t)) - max(0.0, min($s, $t));
     }
 }

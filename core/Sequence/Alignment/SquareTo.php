@@ -17,7 +17,7 @@ final readonly class SquareTo implements Alignment
 
     public function locate(Setting $setting): Crease
     {
-        $line = $this->edge->trace($setting)->line->perpendicularThrough($this->through->locate($setting));
+        $line = $this->edge->trace($setting)->straight()->perpendicularThrough($this->through->locate($setting));
 
         return Crease::moving($line, $this->move->locate($setting));
     }

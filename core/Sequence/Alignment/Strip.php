@@ -29,11 +29,12 @@ final readonly class Strip implements Alignment
     public function locate(Setting $setting): Crease
     {
         $edge = $this->edge->trace($setting);
+        $line = $edge->straight();
         $inward = $setting->state->box()->centre();
-        $normal = $edge->line->distanceTo($inward) > 0 ? $edge->line->normal : $edge->line->normal->times(-1);
+        $normal = $line->distanceTo($inward) > 0 ? $line->normal : $line->normal->times(-1);
         $width = $this->width($setting->state->sheet);
         $grip = $edge->middle();
 
-        return Crease::moving(Line::along($grip->plus($normal->times($width)), $edge->line->direction()), $grip);
+        return Crease::moving(Line::along($grip->plus($normal->times($width)), $line->direction()), $grip);
     }
 }

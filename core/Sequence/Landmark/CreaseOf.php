@@ -7,6 +7,7 @@ namespace Cathedra\Core\Sequence\Landmark;
 use Cathedra\Core\Folding\CannotFold;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Segment;
 
 /**
  * The crease that a step made, by the step's number or the name it gave. In several layers it must lie along one line
@@ -18,14 +19,14 @@ final readonly class CreaseOf implements LineRef
     {
     }
 
-    public function trace(Setting $setting): Stretch
+    public function trace(Setting $setting): Segment
     {
         $pieces =
             $setting->creases[$this->label] ??
             throw CannotFold::because("No earlier step makes a crease called \"{$this->label}\".");
         $ends = [];
-        foreach ($pieces as [$p, $q]) {
-            foreach ([$p, ...self::between($setting, $p, $q), $q] as $point) {
+        foreach ($pieces as $piece) {
+            foreach ([$piece->a, ...self::between($setting, $piece), $piece->b] as $point) {
                 $ends[] = $setting->onPaper($point);
             }
         }
@@ -34,7 +35,7 @@ final readonly class CreaseOf implements LineRef
             Line::through($ends[0], $ends[count($ends) - 1]) ??
             throw CannotFold::because("The crease \"{$this->label}\" has no length.");
         foreach ($ends as $p) {
-            if (abs($line->distanceTo($p)) > 100 * $setting->state->tolerance->length) {
+            if (abs($line->distanceTo($p)) > $setting->state->tolerance->sight) {
                 throw CannotFold::because(
                     "The crease \"{$this->label}\" runs through several layers that now lie apart; name a line "
                         .'through two points instead.',
@@ -42,10 +43,8 @@ final readonly class CreaseOf implements LineRef
                 );
             }
         }
-        $along = $line->direction();
-        usort($ends, static fn (Point $p, Point $q): int => $p->dot($along) <=> $q->dot($along));
 
-        return new Stretch($ends[0], $ends[count($ends) - 1]);
+        return Segment::spanning($line, $ends) ?? throw new \LogicException('A crease has two ends.');
     }
 
     /**
@@ -53,18 +52,13 @@ final readonly class CreaseOf implements LineRef
      *
      * @return list<Point>
      */
-    private static function between(Setting $setting, Point $p, Point $q): array
+    private static function between(Setting $setting, Segment $piece): array
     {
-        $length = $p->distanceTo($q);
         $margin = $setting->state->tolerance->length;
+        $inside = static fn (Point $v): bool => $piece->passes($v, $margin) &&
+            $v->distanceTo($piece->a) > $margin &&
+            $v->distanceTo($piece->b) > $margin;
 
-        return array_values(
-            array_filter(
-                $setting->state->pattern->vertices,
-                static fn (Point $v): bool => $p->distanceTo($v) + $v->distanceTo($q) - $length < $margin &&
-                    $v->distanceTo($p) > $margin &&
-                    $v->distanceTo($q) > $margin,
-            ),
-        );
+        return array_values(array_filter($setting->state->pattern->vertices, $inside));
     }
 }

@@ -18,7 +18,7 @@ final readonly class Crossing implements PointRef
     {
         $a = $this->first->trace($setting);
 
-        return $a->line->crossing($this->second->trace($setting)->line)
+        return $a->straight()->crossing($this->second->trace($setting)->straight())
             ?? throw CannotFold::because('These two lines run side by side and never meet.', $a->middle());
     }
 }

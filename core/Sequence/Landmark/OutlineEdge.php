@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cathedra\Core\Sequence\Landmark;
 
 use Cathedra\Core\Folding\Direction;
+use Cathedra\Core\Geometry\Segment;
 
 /** The side of the silhouette that faces a direction. */
 final readonly class OutlineEdge implements LineRef
@@ -13,8 +14,8 @@ final readonly class OutlineEdge implements LineRef
     {
     }
 
-    public function trace(Setting $setting): Stretch
+    public function trace(Setting $setting): Segment
     {
-        return new Stretch(...$setting->compass->side($setting->direction($this->direction)));
+        return $setting->compass->side($setting->direction($this->direction));
     }
 }

@@ -10,6 +10,7 @@ use Cathedra\Core\Folding\Direction;
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Folding\Outline;
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Segment;
 
 /**
  * Where landmarks are looked for: the state as the folder sees it, the marks and creases named so far, and the mirror.
@@ -20,7 +21,7 @@ final readonly class Setting
 
     /**
      * @param  array<string, Point>  $marks  on the sheet, mm
-     * @param  array<string, list<array{Point, Point}>>  $creases  pieces on the sheet, mm, by label
+     * @param  array<string, list<Segment>>  $creases  pieces on the sheet, mm, by label
      * @param  bool  $mirrored  left and right are exchanged: the step is repeated on the other side
      * @param  FoldedState|null  $seen  whose outline gives corners and edges their names, where that is another one:
      *     both sides of a

@@ -8,6 +8,7 @@ use Cathedra\Core\Folding\Assignment;
 use Cathedra\Core\Folding\CannotFold;
 use Cathedra\Core\Folding\Compound\Collapse;
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Sequence\Landmark\CreaseOf;
 use Cathedra\Core\Sequence\Landmark\LineRef;
 use Cathedra\Core\Sequence\Landmark\Setting;
@@ -43,8 +44,8 @@ final readonly class CollapseMove implements Movement
             ] as [$lines, $wanted]
         ) {
             foreach ($lines as $line) {
-                foreach (self::onSheet($line, $setting) as [$p, $q]) {
-                    $creases[] = [$p, $q, $wanted];
+                foreach (self::onSheet($line, $setting) as $segment) {
+                    $creases[] = [$segment, $wanted];
                 }
             }
         }
@@ -54,7 +55,7 @@ final readonly class CollapseMove implements Movement
         return new Made($after, $grip, $landing);
     }
 
-    /** @return list<array{Point, Point}> the pieces of the sheet along a line */
+    /** @return list<Segment> the pieces of the sheet along a line */
     private static function onSheet(LineRef $line, Setting $setting): array
     {
         if ($line instanceof CreaseOf) {
@@ -67,13 +68,10 @@ final readonly class CollapseMove implements Movement
             $span = $polygon->spanInside($stretch->a, $stretch->b, -$setting->state->tolerance->length);
             if (
                 $span !== null &&
-                ($span[1] - $span[0]) * $stretch->length() > 100 * $setting->state->tolerance->length
+                ($span[1] - $span[0]) * $stretch->length() > $setting->state->tolerance->sight
             ) {
-                $back = $setting->state->placements[$face]->inverse();
-                $pieces[] = [
-                    $back->of($stretch->a->toward($stretch->b, $span[0])),
-                    $back->of($stretch->a->toward($stretch->b, $span[1])),
-                ];
+                $piece = new Segment($stretch->at($span[0]), $stretch->at($span[1]));
+                $pieces[] = $piece->placed($setting->state->placements[$face]->inverse());
             }
         }
 

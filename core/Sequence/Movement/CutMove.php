@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Cathedra\Core\Sequence\Movement;
 
 use Cathedra\Core\Folding\Cutting;
+use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Sequence\Landmark\LineRef;
 use Cathedra\Core\Sequence\Landmark\PointRef;
 use Cathedra\Core\Sequence\Landmark\Setting;
-use Cathedra\Core\Sequence\Landmark\Stretch;
 
 /** Scissors: a slit, or a piece that comes away. */
 final readonly class CutMove implements Movement
@@ -23,14 +23,9 @@ final readonly class CutMove implements Movement
 
     public function make(Setting $setting, string $label): Made
     {
-        $cuts = array_map(static function (LineRef $line) use ($setting): array {
-            $stretch = $line->trace($setting);
-
-            return [$stretch->a, $stretch->b];
-        }, $this->lines);
+        $cuts = array_map(static fn (LineRef $line): Segment => $line->trace($setting), $this->lines);
         $after = Cutting::apply($setting->state, $cuts, $this->layers, $this->remove?->locate($setting), $label);
-        $line = (new Stretch(...$cuts[0]))->line;
 
-        return new Made($after, $cuts[0][0], $cuts[0][1], $line, $cuts);
+        return new Made($after, $cuts[0]->a, $cuts[0]->b, $cuts[0]->straight(), $cuts);
     }
 }

@@ -7,6 +7,7 @@ namespace Cathedra\Core\Sequence\Movement;
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Segment;
 
 /** What a movement made; points and lines in the plane of the state before. */
 final readonly class Made
@@ -15,7 +16,7 @@ final readonly class Made
      * @param  Point  $grip  the place taken hold of
      * @param  Point  $landing  where that comes to lie
      * @param  Line|null  $line  which it is folded about or laid on
-     * @param  list<array{Point, Point}>  $cuts
+     * @param  list<Segment>  $cuts
      */
     public function __construct(
         public FoldedState $after,

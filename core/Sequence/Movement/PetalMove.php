@@ -19,7 +19,7 @@ final readonly class PetalMove implements Movement
     public function make(Setting $setting, string $label): Made
     {
         $tip = $this->tip->locate($setting);
-        $hinge = $this->hinge->trace($setting)->line;
+        $hinge = $this->hinge->trace($setting)->straight();
         $after = $this->oneSided
             ? Petal::swivel($setting->state, $hinge, $tip, $label)
             : Petal::petal($setting->state, $hinge, $tip, $label);

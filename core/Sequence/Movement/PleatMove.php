@@ -35,8 +35,8 @@ final readonly class PleatMove implements Movement
     public function make(Setting $setting, string $label): Made
     {
         $grip = $this->move->locate($setting);
-        $first = Crease::moving($this->first->trace($setting)->line, $grip);
-        $back = Crease::moving($this->back->trace($setting)->line, $grip);
+        $first = Crease::moving($this->first->trace($setting)->straight(), $grip);
+        $back = Crease::moving($this->back->trace($setting)->straight(), $grip);
         $flap = $this->layers->choose($setting, $first);
         $onSheet = [];
         foreach ($flap as $face) {

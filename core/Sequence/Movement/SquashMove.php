@@ -22,15 +22,15 @@ final readonly class SquashMove implements Movement
         $edge = $this->edge->trace($setting);
         $hinge = $this->hinge->trace($setting);
         $crease = (new Bring($this->edge, $this->hinge, null))->locate($setting);
-        if ($edge->line->isParallelTo($hinge->line)) {
+        if ($edge->straight()->isParallelTo($hinge->straight())) {
             throw CannotFold::because('The edge to be squashed must meet the line it is laid on.', $edge->middle());
         }
 
         return new Made(
-            Squash::apply($setting->state, $edge->line, $hinge->line, $crease->line, $crease->grip, $label),
+            Squash::apply($setting->state, $edge->straight(), $hinge->straight(), $crease->line, $crease->grip, $label),
             $crease->grip,
             $crease->landing,
-            $hinge->line,
+            $hinge->straight(),
         );
     }
 }
