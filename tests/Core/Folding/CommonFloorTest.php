@@ -57,7 +57,7 @@ final class CommonFloorTest extends TestCase
         self::assertSame([2, 3], $new);
         self::assertSame([0, 1, 0, 1], $division->parents());
         foreach ($new as $face) {
-            self::assertEqualsWithDelta(37.5, $division->polygon($face ?? 0)->centroid()->x, 1e-9);
+            self::assertEqualsWithDelta(37.5, $division->polygon((int) $face)->centroid()->x, 1e-9);
         }
         self::assertTrue($division->above(3, 0) === true || $division->above(3, 0) === null);
         self::assertTrue($division->above(3, 2), 'the right half lies on top');
@@ -72,9 +72,10 @@ final class CommonFloorTest extends TestCase
         self::assertCount(1, $marked);
         $edge = $pattern->segment($pattern->edges[array_key_first($marked)]);
         self::assertEqualsWithDelta([20.0, 70.0], [min($edge->a->y, $edge->b->y), max($edge->a->y, $edge->b->y)], 1e-9);
+        $line = Line::along(new Point(30, 0), new Point(0, 1));
         $onLine = array_filter(
             $pattern->edges,
-            static fn (Edge $e): bool => $pattern->segment($e)->liesOn(Line::along(new Point(30, 0), new Point(0, 1)), 1e-6),
+            static fn (Edge $e): bool => $pattern->segment($e)->liesOn($line, 1e-6),
         );
         self::assertSame([Edge::JOIN => 2, '1' => 1], array_count_values(array_map(
             static fn (Edge $e): string => (string) $e->origin,
@@ -104,7 +105,8 @@ final class CommonFloorTest extends TestCase
         for ($round = 0; $round < 60; $round++) {
             $division = new Division(FoldedState::flat(Sheet::square(100), Side::Front), '1');
             for ($i = 0; $i < 6; $i++) {
-                $line = Line::along(new Point(mt_rand(0, 100), mt_rand(0, 100)), new Point(mt_rand(1, 50), mt_rand(-50, 50)));
+                $through = new Point(mt_rand(0, 100), mt_rand(0, 100));
+                $line = Line::along($through, new Point(mt_rand(1, 50), mt_rand(-50, 50)));
                 foreach (array_keys($division->pattern()->faces) as $face) {
                     $division->split($face, $line);
                 }

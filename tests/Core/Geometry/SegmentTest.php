@@ -53,7 +53,10 @@ final class SegmentTest extends TestCase
     /** @return iterable<string, array{Segment, array{float, float}|null}> and from where to where on (0, 0)-(100, 0) */
     public static function neighbours(): iterable
     {
-        $at = static fn (float $a, float $b, float $y = 0.0): Segment => new Segment(new Point($a, $y), new Point($b, $y));
+        $at = static fn (float $a, float $b, float $y = 0.0): Segment => new Segment(
+            new Point($a, $y),
+            new Point($b, $y),
+        );
         yield 'within' => [$at(20, 30), [20, 30]];
         yield 'within, the other way round' => [$at(30, 20), [20, 30]];
         yield 'over the start' => [$at(-20, 30), [0, 30]];
@@ -107,7 +110,8 @@ final class SegmentTest extends TestCase
             $p = new Point($number(), $number());
 
             self::assertEqualsWithDelta($segment->length(), $segment->placed($move)->length(), 1e-9);
-            self::assertEqualsWithDelta($segment->distanceTo($p), $segment->placed($move)->distanceTo($move->of($p)), 1e-9);
+            $moved = $segment->placed($move)->distanceTo($move->of($p));
+            self::assertEqualsWithDelta($segment->distanceTo($p), $moved, 1e-9);
             self::assertEqualsWithDelta(0.0, $segment->distanceTo($segment->at(mt_rand(0, 100) / 100)), 1e-9);
         }
     }
