@@ -207,7 +207,7 @@ final readonly class PaperData
             OA\Property(
                 description: 'pictures of squaring by the diagonal fold; empty where squares are cut otherwise',
                 type: 'array',
-                items: new OA\Items(ref: '#/components/schemas/Scene'),
+                items: new OA\Items(ref: '#/components/schemas/Drawing'),
             ),
         ]
         public array $squaring,

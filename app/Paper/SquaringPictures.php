@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Paper;
 
+use Cathedra\Core\Diagram\Scene;
 use Cathedra\Core\Diagram\SceneBuilder;
-use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\Folder;
 use Cathedra\Core\Sequence\Loader;
 
@@ -53,9 +53,8 @@ final readonly class SquaringPictures
             $short,
         );
 
-        return [
-            ...array_map(static fn (FoldedStep $s): array => SceneBuilder::before($s)->toArray(), $model->steps),
-            SceneBuilder::ofState($model->end())->toArray(),
-        ];
+        $scenes = [...array_map(SceneBuilder::before(...), $model->steps), SceneBuilder::ofState($model->end())];
+
+        return array_map(static fn (Scene $scene): array => $scene->drawing()->toArray(), $scenes);
     }
 }

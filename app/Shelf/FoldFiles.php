@@ -80,9 +80,9 @@ final readonly class FoldFiles
             Anatomy::of($state)->mostLayers(),
             [round($import->flat->sheet->width, 2), round($import->flat->sheet->height, 2)],
             [round($box->width(), 2), round($box->height(), 2)],
-            PatternScene::of($state)->toArray(),
-            SceneBuilder::ofState($state)->toArray(),
-            SceneBuilder::ofState($state->turnedOver())->toArray(),
+            PatternScene::of($state)->drawing()->toArray(),
+            SceneBuilder::ofState($state)->drawing()->toArray(),
+            SceneBuilder::ofState($state->turnedOver())->drawing()->toArray(),
             Checks::of($state, $this->files->words()),
             self::json(
                 FoldDocument::of($import->title, $import->flat, [

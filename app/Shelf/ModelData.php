@@ -98,7 +98,7 @@ final readonly class ModelData
         #[
             OA\Property(
                 description: 'the unfolded sheet with its creases',
-                ref: '#/components/schemas/Scene',
+                ref: '#/components/schemas/Drawing',
                 type: 'object',
             ),
         ]

@@ -63,7 +63,7 @@ final readonly class ModelMaker
             $needs,
             $steps,
             Checks::of($folded->end(), $this->words),
-            PatternScene::of($folded->end())->toArray(),
+            PatternScene::of($folded->end())->drawing()->toArray(),
         );
         $loads = array_map(
             static fn (FoldedStep $step): StepLoad => StepLoad::of(
@@ -122,7 +122,7 @@ final readonly class ModelMaker
             $sequence->does,
             round(self::contrast(Anatomy::of($folded->end())), 4),
             $sequence->sideUp->value,
-            $scene->toArray(),
+            $scene->drawing()->toArray(),
         );
     }
 
@@ -154,10 +154,10 @@ final readonly class ModelMaker
             $step->step->note,
             $step->step->part === null ? null : $sequence->parts[$step->step->part]->title,
             Checks::of($step->after, $this->words),
-            SceneBuilder::before($step)->toArray(),
-            Halfway::of($step)?->toArray(),
-            SceneBuilder::closeUp($step)?->toArray(),
-            SceneBuilder::after($step)->toArray(),
+            SceneBuilder::before($step)->drawing()->toArray(),
+            Halfway::of($step)?->drawing()->toArray(),
+            SceneBuilder::closeUp($step)?->drawing()->toArray(),
+            SceneBuilder::after($step)->drawing()->toArray(),
             $anatomy->mostLayers(),
             in_array($number, $sequence->checkpoints, true),
             in_array($number, $sequence->resting, true),

@@ -137,7 +137,7 @@ final readonly class ModelSummary implements JsonSerializable
             OA\Property(description: 'side of the sheet that is up at the start', enum: ['front', 'back']),
         ]
         public string $side_up,
-        #[OA\Property(ref: '#/components/schemas/Scene', type: 'object')] public array $picture,
+        #[OA\Property(ref: '#/components/schemas/Drawing', type: 'object')] public array $picture,
     ) {
     }
 

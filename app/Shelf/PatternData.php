@@ -39,13 +39,13 @@ final readonly class PatternData
         #[OA\Property] public int $most_layers,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'number'))] public array $sheet,
         #[OA\Property(description: 'folded', type: 'array', items: new OA\Items(type: 'number'))] public array $size,
-        #[OA\Property(ref: '#/components/schemas/Scene', type: 'object')] public array $pattern,
+        #[OA\Property(ref: '#/components/schemas/Drawing', type: 'object')] public array $pattern,
         #[
-            OA\Property(description: 'folded, as it lies', ref: '#/components/schemas/Scene', type: 'object'),
+            OA\Property(description: 'folded, as it lies', ref: '#/components/schemas/Drawing', type: 'object'),
         ]
         public array $front,
         #[
-            OA\Property(description: 'folded, turned over', ref: '#/components/schemas/Scene', type: 'object'),
+            OA\Property(description: 'folded, turned over', ref: '#/components/schemas/Drawing', type: 'object'),
         ]
         public array $behind,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $checks,

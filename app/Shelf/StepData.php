@@ -58,13 +58,13 @@ final readonly class StepData
         public ?string $part,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $checks,
         #[
-            OA\Property(description: 'with the fold drawn in', ref: '#/components/schemas/Scene', type: 'object'),
+            OA\Property(description: 'with the fold drawn in', ref: '#/components/schemas/Drawing', type: 'object'),
         ]
         public array $before,
         #[
             OA\Property(
                 description: 'a sketch, for folds of several creases',
-                ref: '#/components/schemas/Scene',
+                ref: '#/components/schemas/Drawing',
                 type: 'object',
                 nullable: true,
             ),
@@ -73,13 +73,13 @@ final readonly class StepData
         #[
             OA\Property(
                 description: 'the place of the action, when it is small',
-                ref: '#/components/schemas/Scene',
+                ref: '#/components/schemas/Drawing',
                 type: 'object',
                 nullable: true,
             ),
         ]
         public ?array $close_up,
-        #[OA\Property(ref: '#/components/schemas/Scene', type: 'object')] public array $after,
+        #[OA\Property(ref: '#/components/schemas/Drawing', type: 'object')] public array $after,
         #[OA\Property] public int $layers,
         #[OA\Property] public bool $checkpoint,
         #[OA\Property] public bool $resting,

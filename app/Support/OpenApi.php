@@ -18,90 +18,25 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'Pair', type: 'array', items: new OA\Items(type: 'number'), minItems: 2, maxItems: 2)]
 #[
     OA\Schema(
-        schema: 'SceneItem',
-        required: ['type'],
+        schema: 'Drawing',
+        description: 'One picture: paths in a box whose longer side is 100 units, x right and y down, in the order of '
+            .'painting. The styles are those of core/Diagram/styles.json.',
+        required: ['width', 'height', 'marks'],
         properties: [
-            new OA\Property(property: 'type', type: 'string', enum: ['face', 'line']),
+            new OA\Property(property: 'width', type: 'number'),
+            new OA\Property(property: 'height', type: 'number'),
             new OA\Property(
-                property: 'face',
-                required: ['points', 'side', 'moving', 'depth'],
-                properties: [
-                    new OA\Property(
-                        property: 'points',
-                        type: 'array',
-                        items: new OA\Items(ref: '#/components/schemas/Pair'),
-                    ),
-                    new OA\Property(property: 'side', type: 'string', enum: ['front', 'back']),
-                    new OA\Property(property: 'moving', type: 'boolean'),
-                    new OA\Property(property: 'depth', type: 'integer'),
-                ],
-                type: 'object',
-            ),
-            new OA\Property(
-                property: 'line',
-                required: ['kind', 'from', 'to'],
-                properties: [
-                    new OA\Property(property: 'kind', type: 'string', enum: ['raw', 'folded', 'crease']),
-                    new OA\Property(property: 'from', ref: '#/components/schemas/Pair'),
-                    new OA\Property(property: 'to', ref: '#/components/schemas/Pair'),
-                ],
-                type: 'object',
-            ),
-        ],
-        type: 'object',
-    ),
-]
-#[
-    OA\Schema(
-        schema: 'Scene',
-        description: 'One picture, mm of the folded plane, x right and y up.',
-        required: ['frame', 'items', 'folds', 'arrows', 'dots', 'signs'],
-        properties: [
-            new OA\Property(
-                property: 'frame',
-                description: 'left, bottom, width, height',
-                type: 'array',
-                items: new OA\Items(type: 'number'),
-            ),
-            new OA\Property(
-                property: 'items',
-                description: 'in paint order',
-                type: 'array',
-                items: new OA\Items(ref: '#/components/schemas/SceneItem'),
-            ),
-            new OA\Property(
-                property: 'folds',
+                property: 'marks',
                 type: 'array',
                 items: new OA\Items(
-                    required: ['kind', 'from', 'to'],
+                    required: ['style', 'path'],
                     properties: [
-                        new OA\Property(property: 'kind', type: 'string', enum: ['valley', 'mountain', 'cut']),
-                        new OA\Property(property: 'from', ref: '#/components/schemas/Pair'),
-                        new OA\Property(property: 'to', ref: '#/components/schemas/Pair'),
+                        new OA\Property(property: 'style', type: 'string'),
+                        new OA\Property(property: 'path', description: 'SVG path data', type: 'string'),
                     ],
                     type: 'object',
                 ),
             ),
-            new OA\Property(
-                property: 'arrows',
-                type: 'array',
-                items: new OA\Items(
-                    required: ['kind', 'from', 'bend', 'to'],
-                    properties: [
-                        new OA\Property(
-                            property: 'kind',
-                            type: 'string',
-                            enum: ['fold', 'fold-unfold', 'behind', 'push', 'open', 'pull'],
-                        ),
-                        new OA\Property(property: 'from', ref: '#/components/schemas/Pair'),
-                        new OA\Property(property: 'bend', ref: '#/components/schemas/Pair'),
-                        new OA\Property(property: 'to', ref: '#/components/schemas/Pair'),
-                    ],
-                    type: 'object',
-                ),
-            ),
-            new OA\Property(property: 'dots', type: 'array', items: new OA\Items(ref: '#/components/schemas/Pair')),
-            new OA\Property(property: 'signs', type: 'array', items: new OA\Items(type: 'string')),
         ],
         type: 'object',
     ),

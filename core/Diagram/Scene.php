@@ -6,7 +6,7 @@ namespace Cathedra\Core\Diagram;
 
 /**
  * What one picture shows, independent of how it is drawn: millimetres of the folded plane, x right, y up, with the
- * frame that holds it all. Two renderers draw it: SvgRenderer here and FoldPicture.vue in the browser.
+ * frame that holds it all. Drawing turns it into strokes.
  *
  * @phpstan-type Pair array{float, float}
  * @phpstan-type SceneFace array{points: list<Pair>, side: 'front'|'back', moving: bool, depth: int}
@@ -36,20 +36,9 @@ final readonly class Scene
     ) {
     }
 
-    /** @return array<string, mixed> plain arrays for JSON, numbers to 0.01 mm */
-    public function toArray(): array
+    /** The strokes that show it. */
+    public function drawing(): Drawing
     {
-        $round = static function (mixed $value) use (&$round): mixed {
-            return is_array($value) ? array_map($round, $value) : (is_float($value) ? round($value, 2) + 0.0 : $value);
-        };
-
-        return [
-            'frame' => $round($this->frame),
-            'items' => $round($this->items),
-            'folds' => $round($this->folds),
-            'arrows' => $round($this->arrows),
-            'dots' => $round($this->dots),
-            'signs' => $this->signs,
-        ];
+        return Drawing::of($this);
     }
 }

@@ -183,7 +183,7 @@ final class SceneBuilder
         ];
 
         return new Scene(
-            $this->frame($marks, $signs !== []),
+            $this->frame($marks, count($signs)),
             [...$this->items(), ...self::tints($actions)],
             $folds,
             $arrows,
@@ -283,10 +283,10 @@ final class SceneBuilder
 
     /**
      * @param  list<Pair>  $marks
-     * @param  bool  $withSigns  keep room under the model for the signs
+     * @param  int  $signs  for so many room is kept under the model
      * @return array{float, float, float, float}
      */
-    private function frame(array $marks, bool $withSigns): array
+    private function frame(array $marks, int $signs): array
     {
         $box = $this->state->box();
         [$l, $b, $r, $t] = [$box->left, $box->bottom, $box->right, $box->top];
@@ -295,9 +295,12 @@ final class SceneBuilder
         }
         $margin = 0.05 * max($r - $l, $t - $b) + ((self::FAN_MOST / 2) * $this->state->sheet->diagonal()) / 2;
 
-        $below = $withSigns ? 0.14 * max($r - $l, $t - $b) : 0.0;
+        $below = $signs > 0 ? 0.14 * max($r - $l, $t - $b) : 0.0;
+        $height = $t - $b + 2 * $margin + $below;
+        $narrow = max(0.0, ($signs * Drawing::SIGN['apart'] * $height) / Drawing::BOX - ($r - $l + 2 * $margin));
+        [$l, $r] = [$l - $narrow / 2, $r + $narrow / 2];
 
-        return [$l - $margin, $b - $margin - $below, $r - $l + 2 * $margin, $t - $b + 2 * $margin + $below];
+        return [$l - $margin, $b - $margin - $below, $r - $l + 2 * $margin, $height];
     }
 
     /** @return list<string> */

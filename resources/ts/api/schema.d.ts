@@ -1044,7 +1044,7 @@ export interface components {
              */
             largest_for_all_mm: number | null;
             /** @description pictures of squaring by the diagonal fold; empty where squares are cut otherwise */
-            squaring: components["schemas"]["Scene"][];
+            squaring: components["schemas"]["Drawing"][];
         };
         /** @description Work before the lesson. */
         PrepareData: {
@@ -1165,7 +1165,7 @@ export interface components {
             }[];
             steps: components["schemas"]["StepData"][];
             end_checks: string[];
-            pattern: components["schemas"]["Scene"];
+            pattern: components["schemas"]["Drawing"];
         };
         /** @description A model as the shelf lists it. Sizes are per mm of the sheet's shorter side. */
         ModelSummary: {
@@ -1224,7 +1224,7 @@ export interface components {
              * @enum {string}
              */
             side_up: "front" | "back";
-            picture: components["schemas"]["Scene"];
+            picture: components["schemas"]["Drawing"];
         };
         /** @description A crease pattern somebody brought, folded and checked. mm. */
         PatternData: {
@@ -1234,9 +1234,9 @@ export interface components {
             sheet: number[];
             /** @description folded */
             size: number[];
-            pattern: components["schemas"]["Scene"];
-            front: components["schemas"]["Scene"];
-            behind: components["schemas"]["Scene"];
+            pattern: components["schemas"]["Drawing"];
+            front: components["schemas"]["Drawing"];
+            behind: components["schemas"]["Drawing"];
             checks: string[];
             /** @description the same as a FOLD document with the folded frame */
             document: string;
@@ -1252,10 +1252,10 @@ export interface components {
             /** @description title of the further piece of paper it belongs to; null: the main one */
             part: string | null;
             checks: string[];
-            before: components["schemas"]["Scene"];
-            halfway: components["schemas"]["Scene"] | null;
-            close_up: components["schemas"]["Scene"] | null;
-            after: components["schemas"]["Scene"];
+            before: components["schemas"]["Drawing"];
+            halfway: components["schemas"]["Drawing"] | null;
+            close_up: components["schemas"]["Drawing"] | null;
+            after: components["schemas"]["Drawing"];
             layers: number;
             checkpoint: boolean;
             resting: boolean;
@@ -1289,44 +1289,15 @@ export interface components {
             raw: string[];
         };
         Pair: number[];
-        SceneItem: {
-            /** @enum {string} */
-            type: "face" | "line";
-            face?: {
-                points: components["schemas"]["Pair"][];
-                /** @enum {string} */
-                side: "front" | "back";
-                moving: boolean;
-                depth: number;
-            };
-            line?: {
-                /** @enum {string} */
-                kind: "raw" | "folded" | "crease";
-                from: components["schemas"]["Pair"];
-                to: components["schemas"]["Pair"];
-            };
-        };
-        /** @description One picture, mm of the folded plane, x right and y up. */
-        Scene: {
-            /** @description left, bottom, width, height */
-            frame: number[];
-            /** @description in paint order */
-            items: components["schemas"]["SceneItem"][];
-            folds: {
-                /** @enum {string} */
-                kind: "valley" | "mountain" | "cut";
-                from: components["schemas"]["Pair"];
-                to: components["schemas"]["Pair"];
+        /** @description One picture: paths in a box whose longer side is 100 units, x right and y down, in the order of painting. The styles are those of core/Diagram/styles.json. */
+        Drawing: {
+            width: number;
+            height: number;
+            marks: {
+                style: string;
+                /** @description SVG path data */
+                path: string;
             }[];
-            arrows: {
-                /** @enum {string} */
-                kind: "fold" | "fold-unfold" | "behind" | "push" | "open" | "pull";
-                from: components["schemas"]["Pair"];
-                bend: components["schemas"]["Pair"];
-                to: components["schemas"]["Pair"];
-            }[];
-            dots: components["schemas"]["Pair"][];
-            signs: string[];
         };
         Problem: {
             message: string;

@@ -183,7 +183,7 @@ async function remove() {
           class="model"
           :class="{ chosen: form.model === m.slug }">
           <input v-model="form.model" type="radio" name="model" :value="m.slug" />
-          <span class="picture"><FoldPicture :scene="m.picture" :title="m.title" /></span>
+          <span class="picture"><FoldPicture :drawing="m.picture" :title="m.title" /></span>
           <span
             ><b>{{ m.title }}</b
             ><br /><span>{{ t('choose.steps', { n: m.steps, d: m.difficulty, age: m.age_from }) }}</span></span

@@ -35,7 +35,7 @@ const room = (card: LessonCard) =>
   <AskState v-if="!home.data.value" :error="home.error.value" @again="home.refetch()" />
   <div v-else class="page">
     <section v-if="next" class="next">
-      <div class="picture"><FoldPicture v-if="picture" :scene="picture" :title="next.model_title" /></div>
+      <div class="picture"><FoldPicture v-if="picture" :drawing="picture" :title="next.model_title" /></div>
       <div class="stack">
         <p class="line">
           {{

@@ -185,7 +185,7 @@ const stockItems = computed(() =>
               <FoldPicture
                 v-for="(scene, i) in paper.squaring"
                 :key="i"
-                :scene="scene"
+                :drawing="scene"
                 :title="t('paper.picture', { n: i + 1 })" />
             </div>
             <ol>

@@ -47,7 +47,7 @@ const choose = (route: string, way: string) => {
   <AskState v-if="!model.data.value || !s" :error="model.error.value" @again="model.refetch()" />
   <div v-else class="page">
     <section class="top">
-      <div class="picture"><FoldPicture :scene="s.picture" :title="s.title" v-bind="colours" /></div>
+      <div class="picture"><FoldPicture :drawing="s.picture" :title="s.title" v-bind="colours" /></div>
       <div class="stack">
         <h1>{{ s.title }}</h1>
         <p class="say">{{ s.about }}</p>
@@ -132,17 +132,17 @@ const choose = (route: string, way: string) => {
         :key="step.number"
         :class="{ wide: step.halfway }">
         <div class="strip">
-          <FoldPicture :scene="step.before" :title="`${step.number} ${step.name}`" v-bind="colours" />
+          <FoldPicture :drawing="step.before" :title="`${step.number} ${step.name}`" v-bind="colours" />
           <template v-if="step.halfway"
-            ><FoldPicture :scene="step.halfway" :title="t('shelf.halfway')" v-bind="colours" /><FoldPicture
-              :scene="step.after"
+            ><FoldPicture :drawing="step.halfway" :title="t('shelf.halfway')" v-bind="colours" /><FoldPicture
+              :drawing="step.after"
               :title="t('stage.after')"
               v-bind="colours"
           /></template>
           <FoldPicture
             v-else-if="step.close_up"
             class="closer"
-            :scene="step.close_up"
+            :drawing="step.close_up"
             :title="t('shelf.closeUp')"
             v-bind="colours" />
         </div>
@@ -163,7 +163,7 @@ const choose = (route: string, way: string) => {
         </p>
       </li>
       <li>
-        <div class="strip"><FoldPicture :scene="s.picture" :title="s.title" v-bind="colours" /></div>
+        <div class="strip"><FoldPicture :drawing="s.picture" :title="s.title" v-bind="colours" /></div>
         <h3>{{ t('shelf.finished') }}</h3>
         <p>{{ model.data.value.end_checks.join(' ') }}</p>
       </li>
@@ -179,7 +179,7 @@ const choose = (route: string, way: string) => {
       </div>
       <div class="rule">
         <h2>{{ t('shelf.get') }}</h2>
-        <div class="creases"><FoldPicture :scene="model.data.value.pattern" :title="t('shelf.creases')" /></div>
+        <div class="creases"><FoldPicture :drawing="model.data.value.pattern" :title="t('shelf.creases')" /></div>
         <p>
           <a :href="get('creases.svg')">{{ t('shelf.creases') }}</a>
         </p>

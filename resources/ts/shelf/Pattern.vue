@@ -76,7 +76,7 @@ async function take(event: Event) {
           ]"
           :key="view.say"
           class="sheet">
-          <div class="small"><FoldPicture :scene="view.scene" :title="t(`pattern.${view.say}`)" /></div>
+          <div class="small"><FoldPicture :drawing="view.scene" :title="t(`pattern.${view.say}`)" /></div>
           <figcaption>{{ t(`pattern.${view.say}`) }}</figcaption>
         </figure>
       </div>

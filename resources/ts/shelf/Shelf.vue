@@ -109,7 +109,7 @@ const why = (m: ModelSummary) =>
         class="board"
         :class="{ aside: i === 1 }"
         :to="{ name: 'model', params: { slug: model.slug } }">
-        <span class="picture"><FoldPicture :scene="model.picture" :title="model.title" /></span>
+        <span class="picture"><FoldPicture :drawing="model.picture" :title="model.title" /></span>
         <span class="stack">
           <span
             ><h2>{{ model.title }}</h2>

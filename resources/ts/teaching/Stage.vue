@@ -121,7 +121,7 @@ onKeyStroke((event) => {
             })
           }}
         </p>
-        <div class="picture"><FoldPicture :scene="model.summary.picture" :title="model.summary.title" /></div>
+        <div class="picture"><FoldPicture :drawing="model.summary.picture" :title="model.summary.title" /></div>
         <p v-for="c in model.cautions" :key="c" class="caution">{{ c }}</p></template
       >
       <template v-else-if="step">
@@ -140,13 +140,13 @@ onKeyStroke((event) => {
           <span class="fold">{{ step.number }} {{ step.name }}.</span> {{ step.sentence }}
         </h1>
         <div :key="shown" class="pictures" :class="{ three: step.halfway }">
-          <div class="picture big"><FoldPicture :scene="step.before" :title="step.sentence" /></div>
+          <div class="picture big"><FoldPicture :drawing="step.before" :title="step.sentence" /></div>
           <div v-if="step.halfway" class="picture">
-            <FoldPicture :scene="step.halfway" :title="t('stage.halfway')" />
+            <FoldPicture :drawing="step.halfway" :title="t('stage.halfway')" />
           </div>
-          <div class="picture"><FoldPicture :scene="step.after" :title="t('stage.after')" /></div>
+          <div class="picture"><FoldPicture :drawing="step.after" :title="t('stage.after')" /></div>
           <div v-if="step.close_up" class="close">
-            <FoldPicture :scene="step.close_up" :title="t('stage.closeUp')" />
+            <FoldPicture :drawing="step.close_up" :title="t('stage.closeUp')" />
           </div>
         </div>
         <div class="must">
@@ -166,7 +166,7 @@ onKeyStroke((event) => {
       </template>
       <template v-else
         ><h1>{{ t('stage.end') }}</h1>
-        <div class="picture big"><FoldPicture :scene="model.summary.picture" :title="model.summary.title" /></div
+        <div class="picture big"><FoldPicture :drawing="model.summary.picture" :title="model.summary.title" /></div
       ></template>
     </section>
     <aside>

@@ -102,11 +102,8 @@ final class PicturesTest extends TestCase
         $middle = $scene->frame[0] + $scene->frame[2] / 2;
         self::assertLessThan($middle, $scene->arrows[0]['to'][0]);
         self::assertGreaterThan($middle, $scene->arrows[1]['to'][0]);
-        self::assertSame(
-            2,
-            substr_count(SvgRenderer::draw($scene, 'x'), 'r="') - count($scene->dots),
-            'a ring where each hand takes hold',
-        );
+        $styles = array_count_values(array_column($scene->drawing()->marks(), 'style'));
+        self::assertSame(2, $styles['ring'], 'a ring where each hand takes hold');
     }
 
     public function testEverySignCanBeDrawnAndCutsAreWhole(): void
@@ -114,12 +111,8 @@ final class PicturesTest extends TestCase
         foreach (['waterbomb', 'square-box', 'lily', 'fan', 'cat', 'dragonfly', 'drinking-cup', 'crane'] as $slug) {
             foreach (Folds::library($slug)->steps as $step) {
                 $scene = SceneBuilder::before($step);
-                $svg = SvgRenderer::draw($scene, 'x');
-                self::assertSame(
-                    count($scene->signs),
-                    substr_count($svg, '<g transform'),
-                    "$slug step {$step->step->number}",
-                );
+                $signs = array_filter($scene->drawing()->marks(), static fn (array $m): bool => $m['style'] === 'sign');
+                self::assertCount(count($scene->signs), $signs, "$slug step {$step->step->number}");
             }
         }
         $cut = array_values(
