@@ -10,9 +10,9 @@ use Cathedra\Core\Diagram\PatternScene;
 use Cathedra\Core\Diagram\SceneBuilder;
 use Cathedra\Core\Folding\Anatomy;
 use Cathedra\Core\Insight\ModelInsight;
-use Cathedra\Core\Insight\Scale;
 use Cathedra\Core\Insight\StepInsight;
 use Cathedra\Core\Pacing\StepLoad;
+use Cathedra\Core\Rules\Difficulty;
 use Cathedra\Core\Sequence\Action;
 use Cathedra\Core\Sequence\FoldedModel;
 use Cathedra\Core\Sequence\FoldedStep;
@@ -29,7 +29,7 @@ final readonly class ModelMaker
 {
     private Phrasebook $words;
 
-    private Scale $scale;
+    private Difficulty $scale;
 
     public function __construct(LibraryFiles $files)
     {

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-use Cathedra\Core\Insight\Scale;
-use Cathedra\Core\Pacing\BaseTimes;
 use Cathedra\Core\Paper\Material;
+use Cathedra\Core\Rules\BaseTimes;
+use Cathedra\Core\Rules\Difficulty;
+use Cathedra\Core\Rules\FoldTable;
 use Cathedra\Core\Rules\PaperRules;
 use Cathedra\Core\Rules\TeachingRules;
 use Cathedra\Core\Sequence\BadSequence;
@@ -65,28 +66,14 @@ final class LibraryFiles
         return Loader::load($slug, $this->text($slug) ?? throw new \LogicException("No model $slug."), $ways);
     }
 
-    public function difficulty(): Scale
+    public function folds(): FoldTable
     {
-        /**
-         * @var array{source: string, kinds: array<string, float>, creases: float, layers: float, smallness: float,
-         *     small_mm: float, hidden: float, by_eye: float, levels: list<float>, hard_from: int,
-         *     builds_on: array<string, list<string>>} $data
-         */
-        $data = $this->yaml('/difficulty.yaml');
+        return FoldTable::fromArray($this->rules('/folds.yaml'));
+    }
 
-        return new Scale(
-            $data['kinds'],
-            $data['creases'],
-            $data['layers'],
-            $data['smallness'],
-            $data['small_mm'],
-            $data['hidden'],
-            $data['by_eye'],
-            $data['levels'],
-            $data['hard_from'],
-            $data['builds_on'],
-            $data['source'],
-        );
+    public function difficulty(): Difficulty
+    {
+        return Difficulty::fromArray($this->rules('/difficulty.yaml'), $this->folds());
     }
 
     public function words(): Phrasebook
@@ -99,24 +86,7 @@ final class LibraryFiles
 
     public function times(): BaseTimes
     {
-        /**
-         * @var array{source: string, folds: array<string, array{fold: int, show: int}>, age_factor: array<string,
-         *     array{label: string, factor: float}>, layers_factor: float, slowest_spread: float, also_factor: float,
-         *     help_seconds: float, stuck_rate: array<int, float>, blocks: array<string, int>} $data
-         */
-        $data = $this->yaml('/base-times.yaml');
-
-        return new BaseTimes(
-            $data['folds'],
-            $data['age_factor'],
-            $data['layers_factor'],
-            $data['slowest_spread'],
-            $data['also_factor'],
-            $data['help_seconds'],
-            $data['stuck_rate'],
-            $data['blocks'],
-            $data['source'],
-        );
+        return BaseTimes::fromArray($this->rules('/base-times.yaml'), $this->folds());
     }
 
     /**
@@ -134,21 +104,12 @@ final class LibraryFiles
 
     public function paperRules(): PaperRules
     {
-        /** @var array<string, mixed> $data */
-        $data = $this->yaml('/paper-rules.yaml');
-
-        return PaperRules::fromArray($data);
+        return PaperRules::fromArray($this->rules('/paper-rules.yaml'));
     }
 
     public function teachingRules(): TeachingRules
     {
-        /**
-         * @var array{go_share: array{value: float, source: string}, long_wait_seconds: array{value: int,
-         *     source: string}}
-         */
-        $data = $this->yaml('/teaching-rules.yaml');
-
-        return TeachingRules::fromArray($data);
+        return TeachingRules::fromArray($this->rules('/teaching-rules.yaml'));
     }
 
     /** @return list<Material> */
@@ -202,6 +163,7 @@ final class LibraryFiles
                 array_map(static fn (string $file): string => $file.filemtime($file).filesize($file), [
                     $this->folder.'/wording/en.yaml',
                     $this->folder.'/difficulty.yaml',
+                    $this->folder.'/folds.yaml',
                     __FILE__,
                     ...glob(__DIR__.'/../Shelf/*.php') ?: [],
                     ...glob($this->folder.'/../core/*/*.php') ?: [],
@@ -209,6 +171,13 @@ final class LibraryFiles
                 ]),
             ),
         );
+    }
+
+    /** @return array<string, mixed> */
+    private function rules(string $file): array
+    {
+        /** @var array<string, mixed> */
+        return $this->yaml($file);
     }
 
     private function yaml(string $file): mixed

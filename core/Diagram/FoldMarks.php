@@ -78,19 +78,19 @@ final readonly class FoldMarks
     public static function arrow(Action $action): ?array
     {
         $ends = self::ends($action);
-        if ($ends === null || $action->cuts !== []) {
+        $kind = match (true) {
+            $action->movement !== null => $action->movement->arrow(),
+            $action->kind === FoldKind::Crease => 'fold-unfold',
+            $action->kind === FoldKind::Tuck => 'push',
+            default => $action->valley ? 'fold' : 'behind',
+        };
+        if ($ends === null || $kind === null) {
             return null;
         }
         [$grip, $landing] = $ends;
         $middle = $grip->toward($landing, 0.5);
         $aside = $landing->minus($grip)->turnedLeft()->times(self::SWING);
         $bend = $middle->plus(self::outward($action, $middle, $aside));
-        $kind = match (true) {
-            $action->kind === FoldKind::Crease => 'fold-unfold',
-            in_array($action->kind, [FoldKind::InsideReverse, FoldKind::Crimp, FoldKind::Tuck], true) => 'push',
-            in_array($action->kind, [FoldKind::Squash, FoldKind::Petal, FoldKind::Swivel], true) => 'open',
-            default => $action->valley ? 'fold' : 'behind',
-        };
 
         return [
             'kind' => $kind,

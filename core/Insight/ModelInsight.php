@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Insight;
 
+use Cathedra\Core\Rules\Difficulty;
 use Cathedra\Core\Sequence\FoldedModel;
 use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\FoldKind;
@@ -30,7 +31,7 @@ final readonly class ModelInsight
     ) {
     }
 
-    public static function of(FoldedModel $model, Scale $scale): self
+    public static function of(FoldedModel $model, Difficulty $scale): self
     {
         $steps = [];
         foreach ($model->steps as $i => $step) {
@@ -63,7 +64,7 @@ final readonly class ModelInsight
     }
 
     /** @return array{list<string>, list<string>} */
-    private static function folds(FoldedModel $model, Scale $scale): array
+    private static function folds(FoldedModel $model, Difficulty $scale): array
     {
         $met = [];
         $needs = [];

@@ -10,6 +10,7 @@ use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Folding\Stacks;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
+use Cathedra\Core\Rules\Difficulty;
 use Cathedra\Core\Sequence\Action;
 use Cathedra\Core\Sequence\Alignment\Bring;
 use Cathedra\Core\Sequence\FoldedStep;
@@ -48,7 +49,7 @@ final readonly class StepInsight
     }
 
     /** @param  list<FoldedStep>  $earlier  those of the same model before it */
-    public static function of(FoldedStep $step, array $earlier, Scale $scale): self
+    public static function of(FoldedStep $step, array $earlier, Difficulty $scale): self
     {
         $actions = array_values(
             array_filter($step->actions, static fn (Action $a): bool => $a->crease !== null || $a->change !== null),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Pacing;
 
+use Cathedra\Core\Rules\BaseTimes;
 use Cathedra\Core\Rules\Bounds;
 
 /**

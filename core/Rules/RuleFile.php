@@ -61,6 +61,39 @@ final readonly class RuleFile
         return $texts;
     }
 
+    /** @throws BadRules */
+    public function sentence(string $path): string
+    {
+        $text = $this->at($path);
+
+        return is_string($text) && trim($text) !== ''
+            ? $text
+            : throw new BadRules("{$this->name}: $path is a sentence.");
+    }
+
+    /**
+     * The keys of a list, in the order of the file.
+     *
+     * @return list<string>
+     *
+     * @throws BadRules
+     */
+    public function keys(string $path): array
+    {
+        return array_map(strval(...), array_keys($this->listed($path, [])));
+    }
+
+    public function has(string $path): bool
+    {
+        try {
+            $this->at($path);
+
+            return true;
+        } catch (BadRules) {
+            return false;
+        }
+    }
+
     /**
      * @return list<string>
      *

@@ -18,25 +18,22 @@ final readonly class TeachingRules
     }
 
     /**
-     * @param  array{go_share: array{value: float|int, source: string},
-     *     long_wait_seconds: array{value: int, source: string}}  $data
+     * @param  array<string, mixed>  $data  the file as it is read
      *
      * @throws BadRules
      */
     public static function fromArray(array $data): self
     {
-        $share = (float) $data['go_share']['value'];
-        if ($share <= 0 || $share > 1) {
-            throw new BadRules("library/teaching-rules.yaml: go_share is a share above 0 and up to 1, not $share.");
-        }
-        if ($data['long_wait_seconds']['value'] < 1) {
-            throw new BadRules('library/teaching-rules.yaml: long_wait_seconds is at least 1.');
-        }
+        $file = new RuleFile('library/teaching-rules.yaml', $data);
 
-        return new self($share, $data['long_wait_seconds']['value'], array_map(
-            static fn (array $rule): string => $rule['source'],
-            $data,
-        ));
+        return new self(
+            $file->number('go_share.value', 0.001, 1),
+            (int) $file->number('long_wait_seconds.value', 1, 3600),
+            [
+                'go_share' => $file->sentence('go_share.source'),
+                'long_wait_seconds' => $file->sentence('long_wait_seconds.source'),
+            ],
+        );
     }
 
     /**

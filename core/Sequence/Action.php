@@ -10,6 +10,7 @@ use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
 use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Sequence\Alignment\Crease;
+use Cathedra\Core\Sequence\Movement\Movement;
 
 /** One movement within a step: a step done on both sides has two. */
 final readonly class Action
@@ -26,6 +27,7 @@ final readonly class Action
      * @param  Point|null  $grip  where hands take hold, for several creases at once
      * @param  Point|null  $landing  where that place comes to lie
      * @param  list<Segment>  $cuts  with scissors
+     * @param  Movement|null  $movement  that folded several creases at once, or cut
      * @param  Line|null  $line  which it is folded about or laid on, for several creases at once
      */
     public function __construct(
@@ -42,6 +44,7 @@ final readonly class Action
         public ?Point $landing = null,
         public ?Line $line = null,
         public array $cuts = [],
+        public ?Movement $movement = null,
     ) {
     }
 
@@ -61,6 +64,7 @@ final readonly class Action
             $this->landing,
             $this->line,
             $this->cuts,
+            $this->movement,
         );
     }
 }

@@ -4,6 +4,16 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Sequence;
 
+use Cathedra\Core\Sequence\Movement\BlintzMove;
+use Cathedra\Core\Sequence\Movement\CollapseMove;
+use Cathedra\Core\Sequence\Movement\CutMove;
+use Cathedra\Core\Sequence\Movement\EarMove;
+use Cathedra\Core\Sequence\Movement\Movement;
+use Cathedra\Core\Sequence\Movement\PetalMove;
+use Cathedra\Core\Sequence\Movement\PleatMove;
+use Cathedra\Core\Sequence\Movement\ReverseMove;
+use Cathedra\Core\Sequence\Movement\SquashMove;
+
 /** The kinds of step a sequence may have, by the words it writes. */
 enum FoldKind: string
 {
@@ -46,25 +56,30 @@ enum FoldKind: string
         );
     }
 
-    /** Whether several creases are folded at once, by a Movement. */
+    /**
+     * The class that reads, makes, says and draws it; null for what folds along one line, or is no fold.
+     *
+     * @return class-string<Movement>|null
+     */
+    public function movement(): ?string
+    {
+        return match ($this) {
+            self::Blintz => BlintzMove::class,
+            self::Pleat, self::Crimp => PleatMove::class,
+            self::Squash => SquashMove::class,
+            self::Petal, self::Swivel => PetalMove::class,
+            self::RabbitEar => EarMove::class,
+            self::InsideReverse, self::OutsideReverse => ReverseMove::class,
+            self::Collapse => CollapseMove::class,
+            self::Cut => CutMove::class,
+            default => null,
+        };
+    }
+
+    /** Whether several creases are folded at once. */
     public function isCompound(): bool
     {
-        return in_array(
-            $this,
-            [
-                self::Blintz,
-                self::Pleat,
-                self::Crimp,
-                self::Squash,
-                self::Petal,
-                self::Swivel,
-                self::RabbitEar,
-                self::InsideReverse,
-                self::OutsideReverse,
-                self::Collapse,
-            ],
-            true,
-        );
+        return $this->movement() !== null && $this !== self::Cut;
     }
 
     /** Whether the model is no longer flat afterwards; the flat state before it stays the one that is computed with. */

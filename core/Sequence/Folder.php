@@ -237,6 +237,7 @@ final class Folder
             $made->landing,
             $made->line,
             $made->cuts,
+            $step->movement,
         );
         $this->state = $made->after;
     }

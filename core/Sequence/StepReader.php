@@ -56,9 +56,7 @@ final readonly class StepReader
                     ? 'behind'
                     : 'mirrored')
                 : null,
-            $kind->isCompound() || $kind === FoldKind::Cut
-                ? MovementReader::read($kind, $this->in, $this->number)
-                : null,
+            $kind->movement() === null ? null : [$kind->movement(), 'read']($kind, $this->in, $this->folds),
             $this->part,
             $kind->isForm() ? $this->form() : null,
             $kind === FoldKind::Attach ? $this->attach() : null,

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Wording;
 
-use Cathedra\Core\Insight\Scale;
 use Cathedra\Core\Insight\StepInsight;
+use Cathedra\Core\Rules\Difficulty;
 
 /** Why a step is hard, and what helps; in sentences. */
 final readonly class Reasons
@@ -19,7 +19,7 @@ final readonly class Reasons
      * @param  float  $shortSide  mm of the sheet it was folded from
      * @return list<string>
      */
-    public static function of(StepInsight $insight, Scale $scale, float $shortSide, Phrasebook $words): array
+    public static function of(StepInsight $insight, Difficulty $scale, float $shortSide, Phrasebook $words): array
     {
         $say = static fn (string $key, array $with = []): string => $words->say('reasons', $key, $with);
         $shortest = $insight->shortest === null ? null : ($insight->shortest * 150) / $shortSide;

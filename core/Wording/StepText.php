@@ -15,9 +15,7 @@ use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\FoldKind;
 use Cathedra\Core\Sequence\Landmark\LineRef;
 use Cathedra\Core\Sequence\Landmark\Setting;
-use Cathedra\Core\Sequence\Movement\CollapseMove;
-use Cathedra\Core\Sequence\Movement\CutMove;
-use Cathedra\Core\Sequence\Movement\SquashMove;
+use Cathedra\Core\Sequence\Movement\Movement;
 
 /** The sentence of a step, made from its structure and from where its landmarks lie. */
 final readonly class StepText
@@ -51,8 +49,9 @@ final readonly class StepText
                 'part' => $spec->attach->part ?? '',
                 'at' => self::attachPlace($step, $words),
             ]),
-            FoldKind::Cut => self::cut($step, $words),
-            default => $spec->movement === null ? self::crease($step, $words) : self::compound($step, $words),
+            default => $spec->movement === null
+                ? self::crease($step, $words)
+                : self::compound($step, $spec->movement, $words),
         };
 
         return new self($words->say('names', self::nameKey($step)), $sentence);
@@ -76,27 +75,6 @@ final readonly class StepText
         return implode(' ', array_filter($parts, static fn (string $p): bool => $p !== ''));
     }
 
-    private static function cut(FoldedStep $step, Phrasebook $words): string
-    {
-        $move = $step->step->movement;
-        $line = $step->actions[0]->line ?? throw new \LogicException('A cut has a line.');
-        $count = $move instanceof CutMove ? $move->layers : null;
-        $parts = [
-            $words->say('steps', 'cut', ['line' => (new Places($step->before, $words))->line($line)]),
-            $words->say('steps', $count === null ? 'cut-all' : ($count === 1 ? 'cut-one' : 'cut-some'), [
-                'count' => (string) $count,
-            ]),
-        ];
-        if ($move instanceof CutMove && $move->remove !== null) {
-            $parts[] = $words->say('steps', 'cut-remove');
-        }
-        if ($step->step->also !== null) {
-            $parts[] = $words->say('steps', $step->step->also);
-        }
-
-        return implode(' ', $parts);
-    }
-
     private static function attachPlace(FoldedStep $step, Phrasebook $words): string
     {
         $at = $step->attached?->box()->centre() ?? $step->after->box()->centre();
@@ -105,28 +83,21 @@ final readonly class StepText
     }
 
     /** Several creases at once: what is taken hold of, where it goes, and what the paper does meanwhile. */
-    private static function compound(FoldedStep $step, Phrasebook $words): string
+    private static function compound(FoldedStep $step, Movement $movement, Phrasebook $words): string
     {
         $action = $step->actions[0];
         $places = new Places($action->state, $words);
         $grip = $action->grip ?? throw new \LogicException('A movement has a grip.');
-        $folds = $action->change->folds ?? [];
-        $valleys = count(array_filter($folds, static fn (array $f): bool => $f['valley']));
-        $move = $step->step->movement;
-        $with = [
-            'what' => $move instanceof SquashMove ? self::lineAt($places, $grip, $action) : $places->point($grip),
+        $change = $action->change ?? throw new \LogicException('A movement changes something.');
+        $saying = $movement->says($change);
+        $with = $saying->with + [
+            'what' => $saying->takesAnEdge ? self::lineAt($places, $grip, $action) : $places->point($grip),
             'to' => $action->landing === null ? '' : $places->point($action->landing),
             'line' => $action->line === null ? '' : $places->line($action->line),
         ];
-        $parts = [$words->say('steps', $step->step->kind->value, $with)];
-        if ($move instanceof CollapseMove && $valleys > 0 && $valleys < count($folds)) {
-            $parts[] = $words->say('steps', 'collapse-creases');
-        }
-        if ($step->step->also !== null) {
-            $parts[] = $words->say('steps', $step->step->also);
-        }
+        $keys = [$step->step->kind->value, ...$saying->more, ...array_filter([$step->step->also])];
 
-        return implode(' ', $parts);
+        return implode(' ', array_map(static fn (string $key): string => $words->say('steps', $key, $with), $keys));
     }
 
     private static function movement(FoldedStep $step, Action $action, Phrasebook $words): string

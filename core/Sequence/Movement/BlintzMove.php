@@ -8,13 +8,22 @@ use Cathedra\Core\Folding\CannotFold;
 use Cathedra\Core\Folding\Flaps;
 use Cathedra\Core\Folding\SimpleFold;
 use Cathedra\Core\Geometry\Line;
+use Cathedra\Core\Sequence\Change;
+use Cathedra\Core\Sequence\FoldKind;
+use Cathedra\Core\Sequence\FoldReader;
 use Cathedra\Core\Sequence\Landmark\Setting;
+use Cathedra\Core\Sequence\Reader;
 
 /** Every corner of the outline is brought to the centre. */
 final readonly class BlintzMove implements Movement
 {
     public function __construct(public bool $valley)
     {
+    }
+
+    public static function read(FoldKind $kind, Reader $in, FoldReader $folds): self
+    {
+        return new self($in->oneOf('as', ['valley', 'mountain'], 'valley') === 'valley');
     }
 
     public function make(Setting $setting, string $label): Made
@@ -39,5 +48,15 @@ final readonly class BlintzMove implements Movement
         }
 
         return new Made($state, $corners[0], $centre);
+    }
+
+    public function says(Change $change): Saying
+    {
+        return new Saying();
+    }
+
+    public function arrow(): ?string
+    {
+        return 'fold';
     }
 }

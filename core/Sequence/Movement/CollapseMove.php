@@ -9,10 +9,14 @@ use Cathedra\Core\Folding\CannotFold;
 use Cathedra\Core\Folding\Compound\Collapse;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Segment;
+use Cathedra\Core\Sequence\Change;
+use Cathedra\Core\Sequence\FoldKind;
+use Cathedra\Core\Sequence\FoldReader;
 use Cathedra\Core\Sequence\Landmark\CreaseOf;
 use Cathedra\Core\Sequence\Landmark\LineRef;
 use Cathedra\Core\Sequence\Landmark\Setting;
 use Cathedra\Core\Sequence\Landmark\SheetPoint;
+use Cathedra\Core\Sequence\Reader;
 
 /** All listed creases are folded at once; a fold without a name of its own is written like this too. */
 final readonly class CollapseMove implements Movement
@@ -31,6 +35,25 @@ final readonly class CollapseMove implements Movement
         public ?SheetPoint $stays,
         public bool $onTop,
     ) {
+    }
+
+    public static function read(FoldKind $kind, Reader $in, FoldReader $folds): self
+    {
+        $stays = $in->has('stays') ? $folds->point('stays') : null;
+        if ($stays !== null && ! ($stays instanceof SheetPoint)) {
+            throw $in->bad('stays', '"stays" must be a point of the sheet: A to D, centre or "paper SHARE SHARE".');
+        }
+        $move = new self(
+            $folds->lines('valley'),
+            $folds->lines('mountain'),
+            $folds->lines('flat'),
+            $stays,
+            $in->oneOf('moves', ['on top', 'under'], 'on top') === 'on top',
+        );
+
+        return $move->valley !== [] || $move->mountain !== []
+            ? $move
+            : throw $in->bad(null, 'A collapse lists its creases: valley, mountain, or both.');
     }
 
     public function make(Setting $setting, string $label): Made
@@ -53,6 +76,18 @@ final readonly class CollapseMove implements Movement
         [$grip, $landing] = self::furthest($setting, $after->positionOf(...));
 
         return new Made($after, $grip, $landing);
+    }
+
+    public function says(Change $change): Saying
+    {
+        $valleys = count(array_filter($change->folds, static fn (array $fold): bool => $fold['valley']));
+
+        return new Saying(more: $valleys > 0 && $valleys < count($change->folds) ? ['collapse-creases'] : []);
+    }
+
+    public function arrow(): ?string
+    {
+        return 'fold';
     }
 
     /** @return list<Segment> the pieces of the sheet along a line */

@@ -6,9 +6,13 @@ namespace Cathedra\Core\Sequence\Movement;
 
 use Cathedra\Core\Folding\Cutting;
 use Cathedra\Core\Geometry\Segment;
+use Cathedra\Core\Sequence\Change;
+use Cathedra\Core\Sequence\FoldKind;
+use Cathedra\Core\Sequence\FoldReader;
 use Cathedra\Core\Sequence\Landmark\LineRef;
 use Cathedra\Core\Sequence\Landmark\PointRef;
 use Cathedra\Core\Sequence\Landmark\Setting;
+use Cathedra\Core\Sequence\Reader;
 
 /** Scissors: a slit, or a piece that comes away. */
 final readonly class CutMove implements Movement
@@ -21,11 +25,45 @@ final readonly class CutMove implements Movement
     {
     }
 
+    public static function read(FoldKind $kind, Reader $in, FoldReader $folds): self
+    {
+        $lines = is_array($in->value('along')) ? $folds->lines('along') : [$folds->line('along')];
+        $layers = $in->text('layers', 'all', 20);
+        if (preg_match('/^(?:all|top(?: ([1-9]\d?))?)$/', $layers, $m) !== 1) {
+            throw $in->bad('layers', '"layers" of a cut must be: all, top, or top with a number.');
+        }
+
+        return new self(
+            $lines,
+            $layers === 'all' ? null : (int) ($m[1] ?? 1),
+            $in->has('remove') ? $folds->point('remove') : null,
+        );
+    }
+
     public function make(Setting $setting, string $label): Made
     {
         $cuts = array_map(static fn (LineRef $line): Segment => $line->trace($setting), $this->lines);
         $after = Cutting::apply($setting->state, $cuts, $this->layers, $this->remove?->locate($setting), $label);
 
         return new Made($after, $cuts[0]->a, $cuts[0]->b, $cuts[0]->straight(), $cuts);
+    }
+
+    public function says(Change $change): Saying
+    {
+        $layers = match ($this->layers) {
+            null => 'cut-all',
+            1 => 'cut-one',
+            default => 'cut-some',
+        };
+
+        return new Saying(
+            more: [$layers, ...($this->remove === null ? [] : ['cut-remove'])],
+            with: ['count' => (string) $this->layers],
+        );
+    }
+
+    public function arrow(): ?string
+    {
+        return null;
     }
 }

@@ -5,14 +5,23 @@ declare(strict_types=1);
 namespace Cathedra\Core\Sequence\Movement;
 
 use Cathedra\Core\Folding\Compound\RabbitEar;
+use Cathedra\Core\Sequence\Change;
+use Cathedra\Core\Sequence\FoldKind;
+use Cathedra\Core\Sequence\FoldReader;
 use Cathedra\Core\Sequence\Landmark\PointRef;
 use Cathedra\Core\Sequence\Landmark\Setting;
+use Cathedra\Core\Sequence\Reader;
 
 /** Rabbit ear: the tip is pinched while both sides are laid on the base; the ear points along the base. */
 final readonly class EarMove implements Movement
 {
     public function __construct(public PointRef $tip, public PointRef $toward, public PointRef $away)
     {
+    }
+
+    public static function read(FoldKind $kind, Reader $in, FoldReader $folds): self
+    {
+        return new self($folds->point('tip'), $folds->point('toward'), $folds->point('away'));
     }
 
     public function make(Setting $setting, string $label): Made
@@ -23,5 +32,15 @@ final readonly class EarMove implements Movement
         $landing = $away->plus($toward->minus($away)->unit()->times($tip->distanceTo($away)));
 
         return new Made(RabbitEar::apply($setting->state, $toward, $away, $tip, $label), $tip, $landing);
+    }
+
+    public function says(Change $change): Saying
+    {
+        return new Saying();
+    }
+
+    public function arrow(): ?string
+    {
+        return 'fold';
     }
 }

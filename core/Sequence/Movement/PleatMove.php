@@ -10,10 +10,14 @@ use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Folding\SimpleFold;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Sequence\Alignment\Crease;
+use Cathedra\Core\Sequence\Change;
+use Cathedra\Core\Sequence\FoldKind;
+use Cathedra\Core\Sequence\FoldReader;
 use Cathedra\Core\Sequence\Landmark\LineRef;
 use Cathedra\Core\Sequence\Landmark\PointRef;
 use Cathedra\Core\Sequence\Landmark\Setting;
 use Cathedra\Core\Sequence\Layers;
+use Cathedra\Core\Sequence\Reader;
 
 /**
  * Pleat: over one line and back over a second one beyond it. Crimp: the same through both halves of a flap at once, the
@@ -30,6 +34,21 @@ final readonly class PleatMove implements Movement
         public bool $valleyFirst,
         public ?bool $insideCrimp,
     ) {
+    }
+
+    public static function read(FoldKind $kind, Reader $in, FoldReader $folds): self
+    {
+        $inside = $kind === FoldKind::Crimp ? $in->oneOf('side', ['inside', 'outside'], 'inside') === 'inside' : null;
+        $valley = $inside !== null || $in->oneOf('as', ['valley', 'mountain'], 'valley') === 'valley';
+
+        return new self(
+            $folds->line('along'),
+            $folds->line('back'),
+            $folds->point('move'),
+            $folds->layers(),
+            $valley,
+            $inside,
+        );
     }
 
     public function make(Setting $setting, string $label): Made
@@ -76,6 +95,16 @@ final readonly class PleatMove implements Movement
         $after = $this->fold($state, $line, array_keys($faces), $this->valleyFirst, $label);
 
         return new Made($after, $grip, $line->reflected($tip), $first->line);
+    }
+
+    public function says(Change $change): Saying
+    {
+        return new Saying();
+    }
+
+    public function arrow(): ?string
+    {
+        return $this->insideCrimp === null ? 'fold' : 'push';
     }
 
     /** @param  list<int>  $faces */

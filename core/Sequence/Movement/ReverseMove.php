@@ -6,14 +6,23 @@ namespace Cathedra\Core\Sequence\Movement;
 
 use Cathedra\Core\Folding\Compound\Reverse;
 use Cathedra\Core\Sequence\Alignment\Alignment;
+use Cathedra\Core\Sequence\Change;
+use Cathedra\Core\Sequence\FoldKind;
+use Cathedra\Core\Sequence\FoldReader;
 use Cathedra\Core\Sequence\Landmark\Setting;
 use Cathedra\Core\Sequence\Layers;
+use Cathedra\Core\Sequence\Reader;
 
 /** Inside or outside reverse fold of a flap. */
 final readonly class ReverseMove implements Movement
 {
     public function __construct(public Alignment $alignment, public Layers $layers, public bool $inside)
     {
+    }
+
+    public static function read(FoldKind $kind, Reader $in, FoldReader $folds): self
+    {
+        return new self($folds->alignment(), $folds->layers(), $kind === FoldKind::InsideReverse);
     }
 
     public function make(Setting $setting, string $label): Made
@@ -27,5 +36,15 @@ final readonly class ReverseMove implements Movement
             $crease->landing,
             $crease->line,
         );
+    }
+
+    public function says(Change $change): Saying
+    {
+        return new Saying();
+    }
+
+    public function arrow(): ?string
+    {
+        return $this->inside ? 'push' : 'fold';
     }
 }

@@ -7,14 +7,23 @@ namespace Cathedra\Core\Sequence\Movement;
 use Cathedra\Core\Folding\CannotFold;
 use Cathedra\Core\Folding\Compound\Squash;
 use Cathedra\Core\Sequence\Alignment\Bring;
+use Cathedra\Core\Sequence\Change;
+use Cathedra\Core\Sequence\FoldKind;
+use Cathedra\Core\Sequence\FoldReader;
 use Cathedra\Core\Sequence\Landmark\LineRef;
 use Cathedra\Core\Sequence\Landmark\Setting;
+use Cathedra\Core\Sequence\Reader;
 
 /** Opens the top flap and lays its folded edge on its hinge. */
 final readonly class SquashMove implements Movement
 {
     public function __construct(public LineRef $edge, public LineRef $hinge)
     {
+    }
+
+    public static function read(FoldKind $kind, Reader $in, FoldReader $folds): self
+    {
+        return new self($folds->line('bring'), $folds->line('to'));
     }
 
     public function make(Setting $setting, string $label): Made
@@ -32,5 +41,15 @@ final readonly class SquashMove implements Movement
             $crease->landing,
             $hinge->straight(),
         );
+    }
+
+    public function says(Change $change): Saying
+    {
+        return new Saying(takesAnEdge: true);
+    }
+
+    public function arrow(): ?string
+    {
+        return 'open';
     }
 }

@@ -9,7 +9,8 @@ use Cathedra\Core\Folding\Pockets;
 use Cathedra\Core\Folding\Stacks;
 use Cathedra\Core\Insight\ModelInsight;
 use Cathedra\Core\Insight\Narrowest;
-use Cathedra\Core\Insight\Scale;
+use Cathedra\Core\Rules\Difficulty;
+use Cathedra\Core\Rules\FoldTable;
 use Cathedra\Core\Sequence\FoldedModel;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Folds;
@@ -166,31 +167,31 @@ final class InsightTest extends TestCase
 
     private static function of(FoldedModel $model): ModelInsight
     {
-        return ModelInsight::of(
-            $model,
-            new Scale(
-                [
-                    'valley' => 0.5,
-                    'crease' => 0.5,
-                    'petal' => 2.2,
-                    'squash' => 1.7,
-                    'collapse' => 1.6,
-                    'inside-reverse' => 1.8,
-                    'turn-over' => 0.1,
-                    'rotate' => 0.1,
-                    'repeat' => 0.3,
-                ],
-                0.1,
-                0.1,
-                0.4,
-                25.0,
-                0.5,
-                0.3,
-                [0.7, 1.4, 2.0, 2.6],
-                4,
-                ['petal' => ['squash']],
-                'for a test',
-            ),
-        );
+        $weights = [
+            'valley' => 0.5,
+            'crease' => 0.5,
+            'petal' => 2.2,
+            'squash' => 1.7,
+            'collapse' => 1.6,
+            'inside-reverse' => 1.8,
+            'turn-over' => 0.1,
+            'rotate' => 0.1,
+            'repeat' => 0.3,
+        ];
+        $folds = array_map(static fn (float $w): array => ['fold' => 40, 'show' => 20, 'weight' => $w], $weights);
+        $folds['petal']['builds_on'] = ['squash'];
+        $scale = Difficulty::fromArray([
+            'creases' => 0.1,
+            'layers' => 0.1,
+            'smallness' => 0.4,
+            'small_mm' => 25.0,
+            'hidden' => 0.5,
+            'by_eye' => 0.3,
+            'levels' => [0.7, 1.4, 2.0, 2.6],
+            'hard_from' => 4,
+            'source' => 'for a test',
+        ], FoldTable::fromArray(['folds' => $folds, 'source' => 'for a test']));
+
+        return ModelInsight::of($model, $scale);
     }
 }

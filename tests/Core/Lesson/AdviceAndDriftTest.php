@@ -82,7 +82,7 @@ final class AdviceAndDriftTest extends TestCase
     public function testRulesThatCannotBeMeantAreRefused(): void
     {
         $this->expectException(BadRules::class);
-        $this->expectExceptionMessage('go_share is a share above 0 and up to 1, not 1.2');
+        $this->expectExceptionMessage('go_share.value is between 0.001 and 1, not 1.2');
         self::rules(1.2);
     }
 

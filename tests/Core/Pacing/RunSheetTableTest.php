@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace Tests\Core\Pacing;
 
 use Cathedra\Core\Pacing\BadPlan;
-use Cathedra\Core\Pacing\BaseTimes;
 use Cathedra\Core\Pacing\ModelLoad;
 use Cathedra\Core\Pacing\Room;
 use Cathedra\Core\Pacing\RunSheet;
 use Cathedra\Core\Pacing\StepLoad;
+use Cathedra\Core\Rules\BaseTimes;
+use Cathedra\Core\Rules\FoldTable;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -153,15 +154,18 @@ final class RunSheetTableTest extends TestCase
     private function plan(array $of): RunSheet
     {
         $step = new StepLoad('valley', $of['layers'] ?? 1, $of['twice'] ?? false, $of['checkpoint'] ?? false);
-        $times = new BaseTimes(
-            ['valley' => ['fold' => 40, 'show' => 10]],
-            ['adult' => ['label' => 'adults', 'factor' => 1.0], 'young' => ['label' => 'young', 'factor' => 2.5]],
-            0.1,
-            0.0,
-            1.8,
-            30.0,
-            [1 => $of['stuck'] ?? 0.0],
-            [
+        $valley = ['fold' => 40, 'show' => 10, 'weight' => 1];
+        $times = BaseTimes::fromArray([
+            'age_factor' => [
+                'adult' => ['label' => 'adults', 'factor' => 1.0],
+                'young' => ['label' => 'young', 'factor' => 2.5],
+            ],
+            'layers_factor' => 0.1,
+            'slowest_spread' => 0.0,
+            'also_factor' => 1.8,
+            'help_seconds' => 30.0,
+            'stuck_rate' => [1 => $of['stuck'] ?? 0.0, 2 => 0, 3 => 0, 4 => 0, 5 => 0],
+            'blocks' => [
                 'arrive' => 60,
                 'checkpoint' => 20,
                 'clear' => 50,
@@ -169,8 +173,8 @@ final class RunSheetTableTest extends TestCase
                 'next_model' => 25,
                 'decorate' => 200,
             ],
-            'for this test',
-        );
+            'source' => 'for this test',
+        ], FoldTable::fromArray(['folds' => ['valley' => $valley], 'source' => 'for this test']));
 
         return RunSheet::plan(
             new Room($of['learners'] ?? 8, $of['helpers'] ?? 0, $of['age'] ?? 'adult'),

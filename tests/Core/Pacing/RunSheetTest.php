@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace Tests\Core\Pacing;
 
 use Cathedra\Core\Pacing\BadPlan;
-use Cathedra\Core\Pacing\BaseTimes;
 use Cathedra\Core\Pacing\ModelLoad;
 use Cathedra\Core\Pacing\Normal;
 use Cathedra\Core\Pacing\Room;
 use Cathedra\Core\Pacing\RunSheet;
 use Cathedra\Core\Pacing\StepLoad;
+use Cathedra\Core\Rules\BaseTimes;
+use Cathedra\Core\Rules\FoldTable;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -228,17 +229,20 @@ final class RunSheetTest extends TestCase
 
     private function times(float $spread, float $stuck): BaseTimes
     {
-        $folds = array_fill_keys(['valley', 'mountain', 'crease', 'tuck', 'rotate'], ['fold' => 40, 'show' => 10]);
+        $fold = ['fold' => 40, 'show' => 10, 'weight' => 1];
+        $folds = array_fill_keys(['valley', 'mountain', 'crease', 'tuck', 'rotate'], $fold);
 
-        return new BaseTimes(
-            $folds,
-            ['adult' => ['label' => 'adults', 'factor' => 1.0], 'junior' => ['label' => 'juniors', 'factor' => 1.6]],
-            0.06,
-            $spread,
-            1.8,
-            45.0,
-            array_fill(1, 5, $stuck),
-            [
+        return BaseTimes::fromArray([
+            'age_factor' => [
+                'adult' => ['label' => 'adults', 'factor' => 1.0],
+                'junior' => ['label' => 'juniors', 'factor' => 1.6],
+            ],
+            'layers_factor' => 0.06,
+            'slowest_spread' => $spread,
+            'also_factor' => 1.8,
+            'help_seconds' => 45.0,
+            'stuck_rate' => array_fill(1, 5, $stuck),
+            'blocks' => [
                 'arrive' => 60,
                 'hand_out' => 30,
                 'checkpoint' => 20,
@@ -246,7 +250,7 @@ final class RunSheetTest extends TestCase
                 'next_model' => 25,
                 'decorate' => 200,
             ],
-            'made up for the test',
-        );
+            'source' => 'made up for the test',
+        ], FoldTable::fromArray(['folds' => $folds, 'source' => 'made up for the test']));
     }
 }

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Tests\Core\Rules;
 
 use Cathedra\Core\Rules\BadRules;
+use Cathedra\Core\Rules\BaseTimes;
+use Cathedra\Core\Rules\Difficulty;
+use Cathedra\Core\Rules\FoldTable;
 use Cathedra\Core\Rules\Method;
 use Cathedra\Core\Rules\PaperRules;
 use Cathedra\Core\Rules\TeachingRules;
@@ -118,6 +121,76 @@ final class RulesTest extends TestCase
                 }
             }
         }
+    }
+
+    /** @return iterable<string, array{string, string, mixed}> file, place, what it says instead (null: nothing) */
+    public static function slips(): iterable
+    {
+        foreach (['folds.valley.fold', 'folds.crimp.show', 'folds.petal.weight'] as $place) {
+            foreach ([null, 'much', -1, 1e9] as $wrong) {
+                yield "folds $place ".json_encode($wrong) => ['folds', $place, $wrong];
+            }
+        }
+        yield 'a fold built on none' => ['folds', 'folds.petal.builds_on', ['origami']];
+        yield 'no source of folds' => ['folds', 'source', null];
+        $times = [
+            'age_factor.young.factor', 'layers_factor', 'slowest_spread', 'also_factor', 'help_seconds', 'stuck_rate',
+            'stuck_rate.5', 'blocks.arrive', 'blocks.decorate',
+        ];
+        foreach ($times as $place) {
+            foreach ([null, 'much', -1, 1e9] as $wrong) {
+                yield "base-times $place ".json_encode($wrong) => ['base-times', $place, $wrong];
+            }
+        }
+        yield 'an age without a name' => ['base-times', 'age_factor.young.label', ''];
+        $weights = ['creases', 'layers', 'smallness', 'small_mm', 'hidden', 'by_eye', 'levels.2', 'hard_from'];
+        foreach ($weights as $place) {
+            foreach ([null, 'much', -1, 1e9] as $wrong) {
+                yield "difficulty $place ".json_encode($wrong) => ['difficulty', $place, $wrong];
+            }
+        }
+        yield 'levels that fall' => ['difficulty', 'levels', [0.7, 1.4, 1.4, 3.2]];
+        yield 'three levels' => ['difficulty', 'levels', [0.7, 1.4, 2.3]];
+    }
+
+    #[DataProvider('slips')]
+    public function testASlipInTheTablesIsNamedWithItsFile(string $file, string $place, mixed $wrong): void
+    {
+        $data = array_map(
+            static fn (string $name): array => (array) Yaml::parseFile(self::LIBRARY."/$name.yaml"),
+            ['folds' => 'folds', 'base-times' => 'base-times', 'difficulty' => 'difficulty'],
+        );
+        $read = static function () use (&$data): array {
+            $folds = FoldTable::fromArray($data['folds']);
+            $times = BaseTimes::fromArray($data['base-times'], $folds);
+
+            return [$folds, $times, Difficulty::fromArray($data['difficulty'], $folds)];
+        };
+        self::assertCount(3, $read(), 'as shipped they can be read');
+        $at = &$data[$file];
+        $keys = explode('.', $place);
+        $last = array_pop($keys);
+        foreach ($keys as $key) {
+            $at = &$at[$key];
+        }
+        if ($wrong === null) {
+            unset($at[$last]);
+        } else {
+            $at[$last] = $wrong;
+        }
+        unset($at);
+        $this->expectException(BadRules::class);
+        $this->expectExceptionMessageMatches("#^library/$file.yaml: .*".preg_quote($keys[0] ?? $last, '#').'#');
+        $read();
+    }
+
+    /** Worked by hand: what the shipped limits make of a sum. */
+    public function testTheLevelsAreLimitsFromAbove(): void
+    {
+        $folds = FoldTable::fromArray((array) Yaml::parseFile(self::LIBRARY.'/folds.yaml'));
+        $scale = Difficulty::fromArray((array) Yaml::parseFile(self::LIBRARY.'/difficulty.yaml'), $folds);
+        $levels = array_map($scale->level(...), [0.0, 0.7, 0.71, 1.4, 1.41, 2.3, 2.31, 3.2, 3.21, 9.0]);
+        self::assertSame([1, 1, 2, 2, 3, 3, 4, 4, 5, 5], $levels);
     }
 
     /** @return iterable<string, array{float, int, int}> share, learners in the room, enough */

@@ -4,38 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Core\Sequence;
 
+use Cathedra\Core\Rules\FoldTable;
 use Cathedra\Core\Sequence\FoldKind;
-use Cathedra\Core\Sequence\Movement\BlintzMove;
-use Cathedra\Core\Sequence\Movement\CollapseMove;
-use Cathedra\Core\Sequence\Movement\CutMove;
-use Cathedra\Core\Sequence\Movement\EarMove;
-use Cathedra\Core\Sequence\Movement\PetalMove;
-use Cathedra\Core\Sequence\Movement\PleatMove;
-use Cathedra\Core\Sequence\Movement\ReverseMove;
-use Cathedra\Core\Sequence\Movement\SquashMove;
+use Cathedra\Core\Sequence\Movement\Movement;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use ReflectionClass;
 use Symfony\Component\Yaml\Yaml;
 
 /** The recipe "add a named fold" of docs/architecture.md: each of its pieces is there for each kind. */
 final class NamedFoldTest extends TestCase
 {
     private const LIBRARY = __DIR__.'/../../../library';
-
-    private const MOVEMENTS = [
-        'blintz' => BlintzMove::class,
-        'pleat' => PleatMove::class,
-        'crimp' => PleatMove::class,
-        'squash' => SquashMove::class,
-        'petal' => PetalMove::class,
-        'swivel' => PetalMove::class,
-        'rabbit-ear' => EarMove::class,
-        'inside-reverse' => ReverseMove::class,
-        'outside-reverse' => ReverseMove::class,
-        'collapse' => CollapseMove::class,
-        'cut' => CutMove::class,
-    ];
 
     /** @return iterable<string, array{FoldKind}> */
     public static function kinds(): iterable
@@ -45,45 +24,51 @@ final class NamedFoldTest extends TestCase
         }
     }
 
+    private static function table(): FoldTable
+    {
+        return FoldTable::fromArray((array) Yaml::parseFile(self::LIBRARY.'/folds.yaml'));
+    }
+
     #[DataProvider('kinds')]
-    public function testItHasANameAndATime(FoldKind $kind): void
+    public function testItHasANameATimeAndAWeight(FoldKind $kind): void
     {
         $words = Yaml::parseFile(self::LIBRARY.'/wording/en.yaml');
-        $times = Yaml::parseFile(self::LIBRARY.'/base-times.yaml');
         self::assertArrayHasKey($kind->value, $words['names']);
-        self::assertArrayHasKey($kind->value, $times['folds']);
-        self::assertGreaterThan(0, $times['folds'][$kind->value]['fold']);
-        self::assertGreaterThan(0, $times['folds'][$kind->value]['show']);
+        self::assertArrayHasKey($kind->value, self::table()->seconds);
+        self::assertArrayHasKey($kind->value, self::table()->weights);
     }
 
-    #[DataProvider('kinds')]
-    public function testItHasAWeightAndBuildsOnKnownFolds(FoldKind $kind): void
+    public function testTheTableKnowsNoOtherKinds(): void
     {
-        $data = Yaml::parseFile(self::LIBRARY.'/difficulty.yaml');
-        self::assertGreaterThan(0.0, $data['kinds'][$kind->value] ?? 0.0, $kind->value);
-        foreach ($data['builds_on'] as $fold => $before) {
-            foreach ([$fold, ...$before] as $named) {
-                self::assertNotNull(FoldKind::tryFrom($named), "$named is no kind of fold");
-            }
+        self::assertSame([], array_diff(array_keys(self::table()->seconds), array_column(FoldKind::cases(), 'value')));
+    }
+
+    /** What a fold of several creases reads, makes, says and draws is in one class; its words are in the library. */
+    #[DataProvider('kinds')]
+    public function testAFoldOfSeveralCreasesHasItsSentence(FoldKind $kind): void
+    {
+        $words = Yaml::parseFile(self::LIBRARY.'/wording/en.yaml');
+        if ($kind->movement() === null) {
+            self::assertFalse($kind->isCompound());
+
+            return;
         }
-    }
-
-    #[DataProvider('kinds')]
-    public function testAFoldOfSeveralCreasesHasItsMovement(FoldKind $kind): void
-    {
-        self::assertSame($kind->isCompound() || $kind === FoldKind::Cut, isset(self::MOVEMENTS[$kind->value]));
+        self::assertArrayHasKey($kind->value, $words['steps']);
+        self::assertTrue(is_subclass_of($kind->movement(), Movement::class));
+        self::assertStringContainsString(
+            "fold: {$kind->value}",
+            (string) file_get_contents(__DIR__.'/../../../docs/fold-sequence.md'),
+            'and an example for authors',
+        );
     }
 
     public function testEveryMovementIsOfSomeKind(): void
     {
-        $there = [];
-        foreach (glob(__DIR__.'/../../../core/Sequence/Movement/*Move.php') ?: [] as $file) {
-            $there[] = basename($file, '.php');
-        }
-        $named = array_map(
-            static fn (string $class): string => (new ReflectionClass($class))->getShortName(),
-            array_values(self::MOVEMENTS),
+        $there = array_map(
+            static fn (string $file): string => 'Cathedra\\Core\\Sequence\\Movement\\'.basename($file, '.php'),
+            glob(__DIR__.'/../../../core/Sequence/Movement/*Move.php') ?: [],
         );
+        $named = array_filter(array_map(static fn (FoldKind $kind): ?string => $kind->movement(), FoldKind::cases()));
         self::assertSame([], array_values(array_diff($there, $named)));
         self::assertNotSame([], $there);
     }
@@ -99,7 +84,7 @@ final class NamedFoldTest extends TestCase
 
     public function testTheModelsOfTheLibraryUseWhatTheTablesKnow(): void
     {
-        $times = Yaml::parseFile(self::LIBRARY.'/base-times.yaml')['folds'];
+        $times = self::table()->seconds;
         foreach (glob(self::LIBRARY.'/models/*.yaml') ?: [] as $file) {
             foreach (Yaml::parseFile($file)['steps'] ?? [] as $i => $step) {
                 if (isset($step['fold'])) {

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core\Wording;
 
 use Cathedra\Core\Insight\ModelInsight;
-use Cathedra\Core\Insight\Scale;
+use Cathedra\Core\Rules\Difficulty;
+use Cathedra\Core\Rules\FoldTable;
 use Cathedra\Core\Wording\Checks;
 use Cathedra\Core\Wording\Phrasebook;
 use Cathedra\Core\Wording\Reasons;
@@ -77,20 +78,9 @@ final class SentencesTest extends TestCase
 
     public function testReasonsNameNumbers(): void
     {
-        $d = Yaml::parseFile(dirname(__DIR__, 3).'/library/difficulty.yaml');
-        $scale = new Scale(
-            $d['kinds'],
-            $d['creases'],
-            $d['layers'],
-            $d['smallness'],
-            $d['small_mm'],
-            $d['hidden'],
-            $d['by_eye'],
-            $d['levels'],
-            $d['hard_from'],
-            $d['builds_on'],
-            $d['source'],
-        );
+        $library = dirname(__DIR__, 3).'/library';
+        $folds = FoldTable::fromArray((array) Yaml::parseFile("$library/folds.yaml"));
+        $scale = Difficulty::fromArray((array) Yaml::parseFile("$library/difficulty.yaml"), $folds);
         $crane = ModelInsight::of(Folds::library('crane'), $scale);
         $of = static fn (int $step): string => implode(
             ' ',

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Cathedra\Core\Insight;
+namespace Cathedra\Core\Rules;
 
-/** The weights of the difficulty formula and what folds build on; data with a source, see library/difficulty.yaml. */
-final readonly class Scale
+/** The weights of the difficulty formula, from library/difficulty.yaml and folds.yaml, which state their sources. */
+final readonly class Difficulty
 {
     /**
      * @param  array<string, float>  $kinds  by kind of fold
@@ -19,7 +19,7 @@ final readonly class Scale
      * @param  int  $hardFrom  level from which a step is a hard moment
      * @param  array<string, list<string>>  $buildsOn  kinds by kind
      */
-    public function __construct(
+    private function __construct(
         public array $kinds,
         public float $creases,
         public float $layers,
@@ -32,6 +32,36 @@ final readonly class Scale
         public array $buildsOn,
         public string $source,
     ) {
+    }
+
+    /**
+     * @param  array<string, mixed>  $data  the file as it is read
+     *
+     * @throws BadRules naming the rule
+     */
+    public static function fromArray(array $data, FoldTable $folds): self
+    {
+        $file = new RuleFile('library/difficulty.yaml', $data);
+        $levels = array_values($file->numbers('levels', [0, 1, 2, 3], 0, 20));
+        for ($i = 1; $i < 4; $i++) {
+            if ($levels[$i] <= $levels[$i - 1]) {
+                throw new BadRules('library/difficulty.yaml: levels rise from one to the next.');
+            }
+        }
+
+        return new self(
+            $folds->weights,
+            $file->number('creases', 0, 5),
+            $file->number('layers', 0, 5),
+            $file->number('smallness', 0, 5),
+            $file->number('small_mm', 1, 150),
+            $file->number('hidden', 0, 5),
+            $file->number('by_eye', 0, 5),
+            $levels,
+            (int) $file->number('hard_from', 1, 5),
+            $folds->buildsOn,
+            $file->sentence('source'),
+        );
     }
 
     /** @return int 1 to 5 */

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Rules;
+
+/** The times a plan starts from, in seconds, from library/base-times.yaml and folds.yaml, which state their sources. */
+final readonly class BaseTimes
+{
+    private const BLOCKS = ['arrive', 'checkpoint', 'clear', 'hand_out', 'next_model', 'decorate'];
+
+    private const LEVELS = [1, 2, 3, 4, 5];
+
+    /**
+     * @param  array<string, array{fold: float, show: float}>  $folds  by kind of fold
+     * @param  array<string, array{label: string, factor: float}>  $ages  by age band
+     * @param  float  $layersFactor  more for each layer beyond two under the crease
+     * @param  float  $spread  sigma of ln(pace) between learners
+     * @param  float  $alsoFactor  a step done on both sides, against one side
+     * @param  float  $helpSeconds  a helper's visit
+     * @param  array<int, float>  $stuckRate  share who need help at a step, by difficulty 1 to 5
+     * @param  array<string, float>  $blocks  arrive, hand_out, checkpoint, next_model, decorate, clear
+     */
+    private function __construct(
+        public array $folds,
+        public array $ages,
+        public float $layersFactor,
+        public float $spread,
+        public float $alsoFactor,
+        public float $helpSeconds,
+        public array $stuckRate,
+        public array $blocks,
+        public string $source,
+    ) {
+    }
+
+    /**
+     * @param  array<string, mixed>  $data  the file as it is read
+     *
+     * @throws BadRules naming the rule
+     */
+    public static function fromArray(array $data, FoldTable $folds): self
+    {
+        $file = new RuleFile('library/base-times.yaml', $data);
+        $ages = [];
+        foreach ($file->keys('age_factor') as $age) {
+            $ages[$age] = [
+                'label' => $file->sentence("age_factor.$age.label"),
+                'factor' => $file->number("age_factor.$age.factor", 0.1, 10),
+            ];
+        }
+
+        return new self(
+            $folds->seconds,
+            $ages,
+            $file->number('layers_factor', 0, 5),
+            $file->number('slowest_spread', 0, 2),
+            $file->number('also_factor', 1, 5),
+            $file->number('help_seconds', 0, 3600),
+            $file->numbers('stuck_rate', self::LEVELS, 0, 1),
+            $file->numbers('blocks', self::BLOCKS, 0, 7200),
+            $file->sentence('source'),
+        );
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Sequence\Movement;
+
+/** What a movement has to say of itself; the words are in library/wording. */
+final readonly class Saying
+{
+    /**
+     * @param  bool  $takesAnEdge  an edge is taken hold of, not the point at the grip
+     * @param  list<string>  $more  keys of sentences said after the first
+     * @param  array<string, string>  $with  values for them
+     */
+    public function __construct(public bool $takesAnEdge = false, public array $more = [], public array $with = [])
+    {
+    }
+}
