@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Accounts\Quota;
 use App\Accounts\SessionLimits;
 use App\Bin\InTheBin;
 use App\Support\ApiErrors;
@@ -36,9 +37,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->prepend([Headers::class, Packed::class, SaneInput::class]);
         // Nobody's forwarded headers are believed unless named (config/cathedra.php).
         $middleware->trustProxies(at: array_values(array_filter(explode(',', (string) env('CATHEDRA_PROXIES', '')))));
-        $middleware->alias(['limits' => SessionLimits::class]);
+        $middleware->alias(['limits' => SessionLimits::class, 'quota' => Quota::class]);
         $middleware->redirectGuestsTo('/sign-in');
-        $middleware->throttleApi();
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         // What somebody is asked back is no fault of the application.

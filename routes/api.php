@@ -20,7 +20,7 @@ Route::get('ping', fn () => response()->json(['ok' => true]));
 Route::get('health', HealthController::class);
 Route::post('sign-in', [SessionController::class, 'store'])->middleware('throttle:30,1');
 
-Route::middleware(['auth', 'limits', 'throttle:api'])->group(function (): void {
+Route::middleware(['auth', 'limits', 'quota'])->group(function (): void {
     Route::get('me', [SessionController::class, 'show']);
     Route::put('me', [SessionController::class, 'update']);
     Route::put('me/password', PasswordController::class);

@@ -62,7 +62,7 @@ final class GroupController extends Controller
     {
         $cells = [];
         foreach ($this->organisation($request)->stocks()->limit(40)->get() as $stock) {
-            foreach ($shelf->all() as $model) {
+            foreach (array_map($shelf->facts(...), $shelf->slugs()) as $model) {
                 $cells[] = [
                     'model' => $model->slug,
                     'stock' => $stock->id,

@@ -12,8 +12,8 @@ use App\Models\Lesson;
 use App\Models\Stock;
 use App\Paper\Kits;
 use App\Paper\PaperBench;
+use App\Shelf\ModelFacts;
 use App\Shelf\ModelShelf;
-use App\Shelf\ModelSummary;
 use App\Support\LibraryFiles;
 use App\Teaching\LessonLog;
 use App\Teaching\Record;
@@ -23,7 +23,6 @@ use Cathedra\Core\Pacing\ModelLoad;
 use Cathedra\Core\Pacing\Room;
 use Cathedra\Core\Pacing\RunSheet;
 use Cathedra\Core\Rules\Bounds;
-use Closure;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\Relation;
 
@@ -34,13 +33,19 @@ final readonly class LessonSheet
     public const WITH = ['group.learners', 'chosen', 'models'];
 
     /**
-     * What a list reads of its lessons: learners are counted, not read.
+     * What a list reads of its lessons: learners are counted, not read, and a lesson that was taught has its papers
+     * with it.
      *
-     * @return array<array-key, string|Closure>
+     * @param  list<Lesson>  $lessons
      */
-    public static function listed(): array
+    private static function loadListed(array $lessons): void
     {
-        return ['group' => static fn (Relation $group) => $group->withCount('learners'), 'chosen', 'models'];
+        (new Collection($lessons))->loadMissing([
+            'group' => static fn (Relation $group) => $group->withCount('learners'),
+            'models',
+        ]);
+        $untaught = array_filter($lessons, static fn (Lesson $lesson): bool => $lesson->used_paper === null);
+        (new Collection($untaught))->loadMissing('chosen');
     }
 
     /** Minutes; the time needed does not depend on the slot. */
@@ -97,7 +102,7 @@ final readonly class LessonSheet
      */
     public function cards(array $lessons): array
     {
-        (new Collection($lessons))->loadMissing(self::listed());
+        self::loadListed($lessons);
         $finished = $this->record->finished($lessons);
 
         return array_map(function (Lesson $lesson) use ($finished): LessonCard {
@@ -147,7 +152,7 @@ final readonly class LessonSheet
                 'minutes' => self::minutes(
                     RunSheet::plan(
                         $room,
-                        [new ModelLoad($this->shelf->loads($slug), $this->shelf->summary($slug)->difficulty)],
+                        [new ModelLoad($this->shelf->loads($slug), $this->shelf->facts($slug)->difficulty)],
                         self::ANY_SLOT,
                         0,
                         $times,
@@ -191,7 +196,7 @@ final readonly class LessonSheet
     {
         return new LessonModelData(
             $item->slug,
-            $item->summary->title,
+            $item->facts->title,
             (object) $item->ways,
             $item->side,
             $item->first,
@@ -225,7 +230,7 @@ final readonly class LessonSheet
     {
         $times = $this->files->times();
         $room = new Room($lesson->learners(), $lesson->helpers, $lesson->group->age_band);
-        $squares = count(array_filter($programme->models(), static fn (ModelSummary $m): bool => $m->ratio === 1.0));
+        $squares = count(array_filter($programme->models(), static fn (ModelFacts $m): bool => $m->ratio === 1.0));
         $squaring = $lesson->square_in_lesson
             ? $squares *
                 (int) round(

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Lessons;
 
 use App\Models\Lesson;
+use App\Shelf\ModelFacts;
 use App\Shelf\ModelShelf;
-use App\Shelf\ModelSummary;
 use Cathedra\Core\Lesson\Programme as CoreProgramme;
 use Cathedra\Core\Pacing\ModelLoad;
 
@@ -62,25 +62,25 @@ final readonly class Programme
     public function loads(): array
     {
         return array_map(
-            static fn (ProgrammeItem $i): ModelLoad => new ModelLoad($i->loads, $i->summary->difficulty),
+            static fn (ProgrammeItem $i): ModelLoad => new ModelLoad($i->loads, $i->facts->difficulty),
             $this->items,
         );
     }
 
     public function title(): string
     {
-        return implode(', ', array_map(static fn (ProgrammeItem $i): string => $i->summary->title, $this->items));
+        return implode(', ', array_map(static fn (ProgrammeItem $i): string => $i->facts->title, $this->items));
     }
 
-    /** @return list<ModelSummary> */
+    /** @return list<ModelFacts> */
     public function models(): array
     {
-        return array_map(static fn (ProgrammeItem $i): ModelSummary => $i->summary, $this->items);
+        return array_map(static fn (ProgrammeItem $i): ModelFacts => $i->facts, $this->items);
     }
 
     /** @param  array<string, string>  $ways */
     private static function item(ModelShelf $shelf, string $slug, array $ways, ?float $side, int $first): ProgrammeItem
     {
-        return new ProgrammeItem($slug, $ways, $side, $first, $shelf->loads($slug, $ways), $shelf->summary($slug));
+        return new ProgrammeItem($slug, $ways, $side, $first, $shelf->loads($slug, $ways), $shelf->facts($slug));
     }
 }

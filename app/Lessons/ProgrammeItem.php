@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Lessons;
 
-use App\Shelf\ModelSummary;
+use App\Shelf\ModelFacts;
 use Cathedra\Core\Pacing\StepLoad;
 
 /** One model of a lesson. */
@@ -22,7 +22,7 @@ final readonly class ProgrammeItem
         public ?float $side,
         public int $first,
         public array $loads,
-        public ModelSummary $summary,
+        public ModelFacts $facts,
     ) {
     }
 }

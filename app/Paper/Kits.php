@@ -178,7 +178,7 @@ final readonly class Kits
     private function of(Lesson $lesson, LessonPaper $paper, Programme $programme): KitList
     {
         $seats = $lesson->group->table_size ?? $this->files->paperRules()->seats;
-        $cuts = array_filter($programme->items, static fn (ProgrammeItem $i): bool => $i->summary->scissors) !== [];
+        $cuts = array_filter($programme->items, static fn (ProgrammeItem $i): bool => $i->facts->scissors) !== [];
 
         return new KitList(
             $paper,

@@ -26,9 +26,9 @@ final readonly class Measures
         $programme = Programme::of($lesson, $this->shelf);
         $measured =
             array_values(
-                array_filter($programme->items, static fn (ProgrammeItem $i): bool => $i->summary->measures !== []),
+                array_filter($programme->items, static fn (ProgrammeItem $i): bool => $i->facts->measures !== []),
             )[0] ?? $programme->items[0];
-        $model = $measured->summary;
+        $model = $measured->facts;
         $stock = $lesson->papers()[0] ?? null;
         $side =
             $lesson->used_paper['sides'][$measured->slug] ??

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Paper;
 
 use App\Models\Stock as StockRecord;
-use App\Shelf\ModelSummary;
+use App\Shelf\ModelFacts;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Paper\WillItFold;
 
@@ -19,7 +19,7 @@ final readonly class PaperAdvice
     /** @param  float|null  $side  mm, shorter side of the sheet to be folded; null: the largest the stock gives */
     public function willFold(
         StockRecord $record,
-        ModelSummary $model,
+        ModelFacts $model,
         string $ageBand,
         ?float $side = null,
     ): WillFoldData {
@@ -86,7 +86,7 @@ final readonly class PaperAdvice
     }
 
     /** @return list<string> what is no fault, but good to know: colour, print, light, grain, tags */
-    private function notes(StockRecord $record, ModelSummary $model): array
+    private function notes(StockRecord $record, ModelFacts $model): array
     {
         $rules = $this->files->paperRules();
         $words = $this->files->words();

@@ -8,8 +8,8 @@ use App\Lessons\Programme;
 use App\Lessons\ProgrammeItem;
 use App\Models\Lesson;
 use App\Models\Stock as StockRecord;
+use App\Shelf\ModelFacts;
 use App\Shelf\ModelShelf;
-use App\Shelf\ModelSummary;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Cutting\CutSheet;
 use Cathedra\Core\Cutting\LargestSquare;
@@ -87,7 +87,7 @@ final readonly class PaperBench
         $rules = $this->files->paperRules();
         $models = [];
         foreach (Programme::of($lesson, $this->shelf)->items as $item) {
-            $model = $item->summary;
+            $model = $item->facts;
             $models[] = new ModelPaper(
                 $model->title,
                 $model->ratio,
@@ -244,13 +244,13 @@ final readonly class PaperBench
             $of = $paper->models[$m];
             $models[] = [
                 'slug' => $item->slug,
-                'title' => $item->summary->title,
+                'title' => $item->facts->title,
                 'side_mm' => $paper->sides[$m],
                 'wanted_mm' => $item->side,
                 'sets' => $of->sets(),
                 'spares' => $of->spares,
                 'uncut' => $of->uncut(),
-                ...self::finished($item->summary, $paper->sides[$m]),
+                ...self::finished($item->facts, $paper->sides[$m]),
                 'will_fold' => $this->willFold($lesson, $paper, $m, $item),
             ];
         }
@@ -262,7 +262,7 @@ final readonly class PaperBench
      * @return array{finished_mm: array{float, float}, height_mm: float|null} lying flat, or length, width and height of
      *     a form
      */
-    private static function finished(ModelSummary $model, float $side): array
+    private static function finished(ModelFacts $model, float $side): array
     {
         $of = $model->measures;
         $mm = static fn (float $per): float => round($per * $side, 1);
@@ -280,7 +280,7 @@ final readonly class PaperBench
             $record = $lesson->papers()[$stock];
             $judged[$record->name] = $this->advice->willFold(
                 $record,
-                $item->summary,
+                $item->facts,
                 $lesson->group->age_band,
                 $paper->sides[$m],
             );
@@ -329,7 +329,7 @@ final readonly class PaperBench
         foreach ($paper->models as $m => $model) {
             $text = $words->count('paper', 'spares', $model->spares, [
                 'learners' => $model->learners,
-                'difficulty' => $programme->items[$m]->summary->difficulty,
+                'difficulty' => $programme->items[$m]->facts->difficulty,
                 'risk' => (int) (100 * $rules->spareRisk),
             ]);
             $said[] =

@@ -48,7 +48,7 @@ final readonly class Rulers
                 ]);
             }
         }
-        $difficulty = $this->shelf->summary($model)->difficulty;
+        $difficulty = $this->shelf->facts($model)->difficulty;
         $tolerance = $this->files->paperRules()->squareTolerance($difficulty);
         $check = SquareCheck::of($side, $diagonals[0], $diagonals[1], $tolerance);
 
@@ -72,7 +72,7 @@ final readonly class Rulers
      */
     public function string(string $model, float $side, int $models, float $gap, int $goal, int $perLesson): array
     {
-        $of = $this->shelf->summary($model);
+        $of = $this->shelf->facts($model);
         $height = ($of->measures['height'] ?? $of->height_per_side) * $side;
         $area = $side ** 2 * max($of->ratio, 1 / $of->ratio);
         $string = DisplayString::of($models, $height, $gap, self::KNOTS, $area, self::GRAMMAGE, $goal, $perLesson);

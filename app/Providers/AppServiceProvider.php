@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Accounts\Quota;
 use App\Bin\InTheBin;
 use App\Models\Group;
 use App\Models\Lesson;
@@ -13,14 +14,11 @@ use App\Paper\PaperPlans;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
 use Illuminate\Auth\AuthenticationException;
-use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\ServiceProvider;
 
@@ -30,6 +28,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->singleton(ModelShelf::class);
         $this->app->singleton(PaperPlans::class);
+        $this->app->when(Quota::class)->needs('$folder')->give(storage_path('framework/quota'));
         $this->app->singleton(
             LibraryFiles::class,
             static fn (Application $app): LibraryFiles => new LibraryFiles(
@@ -44,12 +43,6 @@ final class AppServiceProvider extends ServiceProvider
         $this->bindOwnRecords();
         Model::shouldBeStrict(! app()->isProduction());
         JsonResource::withoutWrapping();
-        RateLimiter::for(
-            'api',
-            fn (Request $request): Limit => Limit::perMinute(3000)->by(
-                (string) ($request->user()?->getAuthIdentifier() ?? $request->ip()),
-            ),
-        );
     }
 
     /**

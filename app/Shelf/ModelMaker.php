@@ -37,7 +37,7 @@ final readonly class ModelMaker
         $this->scale = $files->difficulty();
     }
 
-    /** @return array{summary: ModelSummary, model: ModelData, loads: list<StepLoad>} */
+    /** @return array{brief: ModelBrief, summary: ModelSummary, model: ModelData} */
     public function make(FoldedModel $folded): array
     {
         $sequence = $folded->sequence;
@@ -73,7 +73,7 @@ final readonly class ModelMaker
             $folded->steps,
         );
 
-        return ['summary' => $summary, 'model' => $model, 'loads' => $loads];
+        return ['brief' => new ModelBrief($summary->facts, $loads), 'summary' => $summary, 'model' => $model];
     }
 
     private function summary(FoldedModel $folded, ModelInsight $insight): ModelSummary
@@ -94,7 +94,7 @@ final readonly class ModelMaker
             ),
         );
 
-        return new ModelSummary(
+        $facts = new ModelFacts(
             $sequence->slug,
             $sequence->title,
             $sequence->about,
@@ -122,8 +122,9 @@ final readonly class ModelMaker
             $sequence->does,
             round(self::contrast(Anatomy::of($folded->end())), 4),
             $sequence->sideUp->value,
-            $scene->drawing()->toArray(),
         );
+
+        return new ModelSummary($facts, $scene->drawing()->toArray());
     }
 
     /** The share of the side seen less, from above or from below, whichever shows more of both. */

@@ -18,7 +18,7 @@ final class ModelShelf
     /** Side of the square that step texts with a measure speak of, mm. Sizes scale with the sheet. */
     public const SIDE = 150.0;
 
-    /** @var array<string, ModelData|ModelSummary|list<StepLoad>> of this request */
+    /** @var array<string, ModelBrief|ModelData|ModelSummary> of this request */
     private array $kept = [];
 
     public function __construct(private readonly LibraryFiles $files, private readonly Repository $cache)
@@ -31,9 +31,9 @@ final class ModelShelf
         $models = array_map($this->summary(...), $this->files->slugs());
         usort(
             $models,
-            static fn (ModelSummary $a, ModelSummary $b): int => [$a->difficulty, $a->title] <=> [
-                $b->difficulty,
-                $b->title,
+            static fn (ModelSummary $a, ModelSummary $b): int => [$a->facts->difficulty, $a->facts->title] <=> [
+                $b->facts->difficulty,
+                $b->facts->title,
             ],
         );
 
@@ -63,7 +63,7 @@ final class ModelShelf
     /** What people call it; its library name when it is no longer on the shelf (records outlive models). */
     public function title(string $slug): string
     {
-        return $this->has($slug) ? $this->summary($slug)->title : $slug;
+        return $this->has($slug) ? $this->facts($slug)->title : $slug;
     }
 
     /** @param  array<string, string>  $ways  by route; others take the usual way */
@@ -74,15 +74,27 @@ final class ModelShelf
         return $model instanceof ModelData ? $model : throw new \LogicException('The shelf keeps parts by name.');
     }
 
+    /** Without the picture, which lists do not show. */
+    public function facts(string $slug): ModelFacts
+    {
+        return $this->brief($slug, [])->facts;
+    }
+
     /**
      * @param  array<string, string>  $ways
      * @return list<StepLoad>
      */
     public function loads(string $slug, array $ways = []): array
     {
-        $loads = $this->part($slug, $ways, 'loads');
+        return $this->brief($slug, $ways)->loads;
+    }
 
-        return is_array($loads) ? $loads : throw new \LogicException('The shelf keeps parts by name.');
+    /** @param  array<string, string>  $ways */
+    private function brief(string $slug, array $ways): ModelBrief
+    {
+        $brief = $this->part($slug, $ways, 'brief');
+
+        return $brief instanceof ModelBrief ? $brief : throw new \LogicException('The shelf keeps parts by name.');
     }
 
     /** @param  array<string, string>  $ways */
@@ -109,13 +121,13 @@ final class ModelShelf
 
     /**
      * @param  array<string, string>  $ways
-     * @return ModelData|ModelSummary|list<StepLoad>
+     * @return ModelBrief|ModelData|ModelSummary
      */
     private function part(string $slug, array $ways, string $name): mixed
     {
         $key = "shelf:$name:$slug:".$this->files->version($slug).':'.json_encode($ways);
         if (! isset($this->kept[$key])) {
-            /** @var ModelData|ModelSummary|list<StepLoad>|null $part */
+            /** @var ModelBrief|ModelData|ModelSummary|null $part */
             $part = $this->cache->get($key);
             $this->kept[$key] = $part ?? $this->fill($slug, $ways)[$name];
         }
@@ -127,7 +139,7 @@ final class ModelShelf
      * Folds the model and keeps its parts: the small ones apart, since lists need only them.
      *
      * @param  array<string, string>  $ways
-     * @return array<string, ModelData|ModelSummary|list<StepLoad>>
+     * @return array<string, ModelBrief|ModelData|ModelSummary>
      */
     private function fill(string $slug, array $ways): array
     {

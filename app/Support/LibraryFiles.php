@@ -22,11 +22,19 @@ use Symfony\Component\Yaml\Yaml;
  */
 final class LibraryFiles
 {
+    private const LOOK_AGAIN = 2;
+
+    /** @var list<string>|null */
+    private ?array $slugs = null;
+
     /** @var array<string, mixed> parsed files of this request */
     private array $parsed = [];
 
     /** @var array<string, string> */
     private array $versions = [];
+
+    /** @var array<class-string, object> rules that were read and found to be sound in this request */
+    private array $rules = [];
 
     /** @param  Repository|null  $cache keeps parsed YAML between requests; the command line goes without */
     public function __construct(private readonly string $folder, private readonly ?Repository $cache = null)
@@ -36,13 +44,13 @@ final class LibraryFiles
     /** @return list<string> library names of the models */
     public function slugs(): array
     {
-        $slugs = array_map(
-            static fn (string $path): string => basename($path, '.yaml'),
-            glob($this->folder.'/models/*.yaml') ?: [],
-        );
-        sort($slugs);
+        if ($this->slugs === null) {
+            $files = glob($this->folder.'/models/*.yaml') ?: [];
+            $this->slugs = array_map(static fn (string $path): string => basename($path, '.yaml'), $files);
+            sort($this->slugs);
+        }
 
-        return $slugs;
+        return $this->slugs;
     }
 
     public function has(string $slug): bool
@@ -68,12 +76,18 @@ final class LibraryFiles
 
     public function folds(): FoldTable
     {
-        return FoldTable::fromArray($this->rules('/folds.yaml'));
+        return $this->once(
+            FoldTable::class,
+            fn (): FoldTable => FoldTable::fromArray($this->rules('/folds.yaml')),
+        );
     }
 
     public function difficulty(): Difficulty
     {
-        return Difficulty::fromArray($this->rules('/difficulty.yaml'), $this->folds());
+        return $this->once(
+            Difficulty::class,
+            fn (): Difficulty => Difficulty::fromArray($this->rules('/difficulty.yaml'), $this->folds()),
+        );
     }
 
     public function words(): Phrasebook
@@ -86,7 +100,10 @@ final class LibraryFiles
 
     public function times(): BaseTimes
     {
-        return BaseTimes::fromArray($this->rules('/base-times.yaml'), $this->folds());
+        return $this->once(
+            BaseTimes::class,
+            fn (): BaseTimes => BaseTimes::fromArray($this->rules('/base-times.yaml'), $this->folds()),
+        );
     }
 
     /**
@@ -104,12 +121,18 @@ final class LibraryFiles
 
     public function paperRules(): PaperRules
     {
-        return PaperRules::fromArray($this->rules('/paper-rules.yaml'));
+        return $this->once(
+            PaperRules::class,
+            fn (): PaperRules => PaperRules::fromArray($this->rules('/paper-rules.yaml')),
+        );
     }
 
     public function teachingRules(): TeachingRules
     {
-        return TeachingRules::fromArray($this->rules('/teaching-rules.yaml'));
+        return $this->once(
+            TeachingRules::class,
+            fn (): TeachingRules => TeachingRules::fromArray($this->rules('/teaching-rules.yaml')),
+        );
     }
 
     /** @return list<Material> */
@@ -138,7 +161,10 @@ final class LibraryFiles
     /** Changes whenever a shipped datum or the engine changes; part of every cache key. */
     public function version(string $slug): string
     {
-        return $this->versions[$slug] ??= hash('xxh128', $this->engineVersion().$this->text($slug));
+        return $this->versions[$slug] ??= hash(
+            'xxh128',
+            $this->engineVersion().self::stamp("{$this->folder}/models/$slug.yaml"),
+        );
     }
 
     /** Changes when any model, the words or the code does. */
@@ -147,30 +173,52 @@ final class LibraryFiles
         return $this->versions['*'] ??= hash(
             'xxh128',
             $this->engineVersion().implode("\n", array_map(
-                static fn (string $file): string => $file.filemtime($file).filesize($file),
-                glob($this->folder.'/models/*.yaml') ?: [],
+                fn (string $slug): string => self::stamp("{$this->folder}/models/$slug.yaml"),
+                $this->slugs(),
             )),
         );
     }
 
-    /** Changes with the code and the words. */
+    /**
+     * Changes with the code and the words. The server looks again after as long as it takes to see changed code
+     * (opcache.revalidate_freq in bin/lib/common.sh), not at every request: it is some 250 files.
+     */
     public function engineVersion(): string
     {
-        return $this->versions[''] ??= hash(
+        $look = fn (): string => hash(
             'xxh128',
-            implode(
-                "\n",
-                array_map(static fn (string $file): string => $file.filemtime($file).filesize($file), [
-                    $this->folder.'/wording/en.yaml',
-                    $this->folder.'/difficulty.yaml',
-                    $this->folder.'/folds.yaml',
-                    __FILE__,
-                    ...glob(__DIR__.'/../Shelf/*.php') ?: [],
-                    ...glob($this->folder.'/../core/*/*.php') ?: [],
-                    ...glob($this->folder.'/../core/*/*/*.php') ?: [],
-                ]),
-            ),
+            implode("\n", array_map(self::stamp(...), [
+                $this->folder.'/wording/en.yaml',
+                $this->folder.'/difficulty.yaml',
+                $this->folder.'/folds.yaml',
+                __FILE__,
+                ...glob(__DIR__.'/../Shelf/*.php') ?: [],
+                ...glob($this->folder.'/../core/*/*.php') ?: [],
+                ...glob($this->folder.'/../core/*/*/*.php') ?: [],
+            ])),
         );
+
+        return $this->versions[''] ??=
+            $this->cache === null ? $look() : $this->cache->remember('engine-version', self::LOOK_AGAIN, $look);
+    }
+
+    private static function stamp(string $file): string
+    {
+        return $file.filemtime($file).filesize($file);
+    }
+
+    /**
+     * @template T of object
+     *
+     * @param  class-string<T>  $class
+     * @param  callable(): T  $read
+     * @return T
+     */
+    private function once(string $class, callable $read): object
+    {
+        $known = $this->rules[$class] ?? null;
+
+        return $known instanceof $class ? $known : ($this->rules[$class] = $read());
     }
 
     /** @return array<string, mixed> */

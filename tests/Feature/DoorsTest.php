@@ -4,10 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Accounts\Quota;
 use App\Accounts\SessionLimits;
 use App\Accounts\SignIn;
 use App\Models\User;
 use Carbon\CarbonImmutable;
+use Illuminate\Filesystem\Filesystem;
+use Illuminate\Http\Exceptions\ThrottleRequestsException;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\RateLimiter;
 
 /** Who comes in, for how long, and what every answer says to the browser. */
@@ -39,6 +44,48 @@ final class DoorsTest extends TestCase
             $this->signIn('nobody@gullwick.example', 'wrong')->assertStatus(422);
         }
         $this->signIn('Nobody@gullwick.example', 'wrong')->assertStatus(429);
+    }
+
+    public function testAnAccountHasItsQuotaOfAMinuteAndAnotherIsNotTouched(): void
+    {
+        $folder = storage_path('framework/quota-test');
+        (new Filesystem)->deleteDirectory($folder);
+        $quota = new Quota($folder);
+        $next = static fn (): Response => new Response('here');
+        $of = static fn (string $address): Request => Request::create('/', server: ['REMOTE_ADDR' => $address]);
+        $quota->handle($of('10.0.0.1'), $next);
+        $files = glob("$folder/*") ?: [];
+        self::assertCount(1, $files);
+        file_put_contents($files[0], str_repeat('.', Quota::PER_MINUTE - 2), FILE_APPEND);
+        self::assertSame('here', $quota->handle($of('10.0.0.1'), $next)->getContent(), 'the last one');
+        try {
+            // the minute may have turned since: then it is the first of the next one, and is let in
+            if (is_file($files[0]) && str_ends_with($files[0], '-'.intdiv(time(), 60))) {
+                $quota->handle($of('10.0.0.1'), $next);
+                self::fail('one too many');
+            }
+        } catch (ThrottleRequestsException $e) {
+            self::assertSame(429, $e->getStatusCode());
+            self::assertGreaterThan(0, $e->getHeaders()['Retry-After']);
+            self::assertLessThanOrEqual(60, $e->getHeaders()['Retry-After']);
+        }
+        self::assertSame('here', $quota->handle($of('10.0.0.2'), $next)->getContent());
+        (new Filesystem)->deleteDirectory($folder);
+    }
+
+    public function testWhoAsksTooOftenIsToldWhenToAskAgain(): void
+    {
+        $this->actingAs($lead = $this->lead());
+        $folder = storage_path('framework/quota');
+        $whose = hash('xxh128', (string) $lead->id);
+        (new Filesystem)->ensureDirectoryExists($folder);
+        foreach ([0, 1] as $later) { // also if the minute turns between
+            file_put_contents("$folder/$whose-".(intdiv(time(), 60) + $later), str_repeat('.', Quota::PER_MINUTE));
+        }
+        $answer = $this->getJson('/api/home')->assertStatus(429);
+        self::assertMatchesRegularExpression('/^Too many tries\. Wait \d+ seconds/', $answer->json('message'));
+        array_map(unlink(...), glob("$folder/$whose-*") ?: []);
+        $this->getJson('/api/home')->assertOk();
     }
 
     /** Median of several tries each; the known address must not be told from the unknown by the clock. */

@@ -1168,7 +1168,7 @@ export interface components {
             pattern: components["schemas"]["Drawing"];
         };
         /** @description A model as the shelf lists it. Sizes are per mm of the sheet's shorter side. */
-        ModelSummary: {
+        ModelFacts: {
             slug: string;
             title: string;
             about: string;
@@ -1224,6 +1224,8 @@ export interface components {
              * @enum {string}
              */
             side_up: "front" | "back";
+        };
+        ModelSummary: components["schemas"]["ModelFacts"] & {
             picture: components["schemas"]["Drawing"];
         };
         /** @description A crease pattern somebody brought, folded and checked. mm. */
