@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace App\Shelf;
 
-use App\Support\LibraryFiles;
 use Cathedra\Core\CathedraException;
 use Cathedra\Core\FoldFormat\FoldImport;
 use Cathedra\Core\Folding\FoldDocument;
 use Cathedra\Core\Sequence\Folder;
-use Cathedra\Core\Sequence\Loader;
 use Illuminate\Console\Command;
 
 /** Folds a sequence and prints one FOLD document on standard output. Needs no database. */
@@ -20,19 +18,13 @@ final class FoldCommand extends Command
 
     protected $description = 'Fold a sequence and print it as a FOLD document';
 
-    public function handle(LibraryFiles $files, FoldFiles $written): int
+    public function handle(SequenceArgument $sequence, FoldFiles $written): int
     {
         $file = $this->argument('file');
-        $file = is_string($file) ? $file : '';
-        $text =
-            $files->text($file) ??
-            (is_file($file) && is_readable($file) ? (string) file_get_contents($file, length: 5_000_000) : null);
-        if ($text === null) {
-            return $this->refuse(
-                "There is no model \"$file\" on the shelf and no such file. On the shelf: ".
-                    implode(', ', $files->slugs()).
-                    '.',
-            );
+        try {
+            $text = $sequence->text($file);
+        } catch (BadArgument $e) {
+            return $this->refuse($e->getMessage());
         }
         if (str_starts_with(ltrim($text), '{')) {
             return $this->import($text);
@@ -42,7 +34,7 @@ final class FoldCommand extends Command
             return $this->refuse('The side must be a number of millimetres.');
         }
         try {
-            $folded = Folder::fold(Loader::load(basename($file, '.yaml'), $text, $this->ways()), (float) $side);
+            $folded = Folder::fold($sequence->read($file, (array) $this->option('route')), (float) $side);
             $steps = $written->steps($folded);
         } catch (CathedraException $e) {
             return $this->refuse($e->getMessage());
@@ -73,18 +65,6 @@ final class FoldCommand extends Command
         $this->output->writeln(FoldFiles::json($document), 16);
 
         return self::SUCCESS;
-    }
-
-    /** @return array<string, string> */
-    private function ways(): array
-    {
-        $choice = [];
-        foreach ((array) $this->option('route') as $route) {
-            [$name, $way] = [...explode('=', is_string($route) ? $route : '', 2), ''];
-            $choice[$name] = $way;
-        }
-
-        return $choice;
     }
 
     private function refuse(string $reason): int

@@ -14,7 +14,7 @@ use Cathedra\Core\Folding\FoldDocument;
 use Cathedra\Core\Sequence\FoldedModel;
 use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\FoldKind;
-use Cathedra\Core\Wording\Checks;
+use Cathedra\Core\Wording\Look;
 use Cathedra\Core\Wording\StepText;
 use Illuminate\Validation\ValidationException;
 
@@ -83,7 +83,7 @@ final readonly class FoldFiles
             PatternScene::of($state)->drawing()->toArray(),
             SceneBuilder::ofState($state)->drawing()->toArray(),
             SceneBuilder::ofState($state->turnedOver())->drawing()->toArray(),
-            Checks::of($state, $this->files->words()),
+            Look::ofState($state, $this->files->words()),
             self::json(
                 FoldDocument::of($import->title, $import->flat, [
                     ['state' => $state, 'fold' => 'import', 'text' => 'The crease pattern, folded.'],

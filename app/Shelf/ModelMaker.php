@@ -19,10 +19,11 @@ use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\Part;
 use Cathedra\Core\Sequence\Route;
 use Cathedra\Core\Sequence\Sequence;
-use Cathedra\Core\Wording\Checks;
+use Cathedra\Core\Wording\Look;
 use Cathedra\Core\Wording\Phrasebook;
 use Cathedra\Core\Wording\Reasons;
-use Cathedra\Core\Wording\StepText;
+use Cathedra\Core\Wording\SaidStep;
+use Cathedra\Core\Wording\Teacher;
 
 /** Puts together what the interface shows of a folded model. */
 final readonly class ModelMaker
@@ -44,9 +45,16 @@ final readonly class ModelMaker
         $insight = ModelInsight::of($folded, $this->scale);
         $summary = $this->summary($folded, $insight);
         $steps = array_map(
-            fn (FoldedStep $step, StepInsight $of): StepData => $this->step($step, $of, $sequence, $insight->hard),
+            fn (FoldedStep $step, StepInsight $of, SaidStep $said): StepData => $this->step(
+                $step,
+                $of,
+                $said,
+                $sequence,
+                $insight->hard,
+            ),
             $folded->steps,
             $insight->steps,
+            Teacher::of($folded, $insight, $this->scale, $this->words),
         );
         $needs = array_map(
             fn (string $kind): array => ['kind' => $kind, 'name' => $this->words->say('names', $kind)],
@@ -62,7 +70,7 @@ final readonly class ModelMaker
             array_values(array_map(self::route(...), $sequence->routes)),
             $needs,
             $steps,
-            Checks::of($folded->end(), $this->words),
+            self::endLook($folded, $this->words),
             PatternScene::of($folded->end())->drawing()->toArray(),
         );
         $loads = array_map(
@@ -74,6 +82,14 @@ final readonly class ModelMaker
         );
 
         return ['brief' => new ModelBrief($summary->facts, $loads), 'summary' => $summary, 'model' => $model];
+    }
+
+    /** @return list<string> */
+    private static function endLook(FoldedModel $folded, Phrasebook $words): array
+    {
+        $last = array_key_last($folded->steps);
+
+        return $last === null ? Look::ofState($folded->start, $words) : Look::of($folded, $last, $words);
     }
 
     private function summary(FoldedModel $folded, ModelInsight $insight): ModelSummary
@@ -139,9 +155,13 @@ final readonly class ModelMaker
     }
 
     /** @param  list<int>  $hard */
-    private function step(FoldedStep $step, StepInsight $insight, Sequence $sequence, array $hard): StepData
-    {
-        $text = StepText::of($step, $this->words);
+    private function step(
+        FoldedStep $step,
+        StepInsight $insight,
+        SaidStep $said,
+        Sequence $sequence,
+        array $hard,
+    ): StepData {
         $anatomy = Anatomy::of($step->after);
         $number = $step->step->number;
         $side = min($step->after->sheet->width, $step->after->sheet->height);
@@ -150,11 +170,16 @@ final readonly class ModelMaker
         return new StepData(
             $number,
             $step->step->kind->value,
-            $text->name,
-            $text->sentence,
+            $said->name,
+            $said->sentence(),
+            $said->do,
+            $said->because,
+            $said->stop,
+            $said->warnAhead,
+            $said->cautions,
             $step->step->note,
             $step->step->part === null ? null : $sequence->parts[$step->step->part]->title,
-            Checks::of($step->after, $this->words),
+            $said->look,
             SceneBuilder::before($step)->drawing()->toArray(),
             Halfway::of($step)?->drawing()->toArray(),
             SceneBuilder::closeUp($step)?->drawing()->toArray(),

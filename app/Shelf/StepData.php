@@ -14,9 +14,14 @@ use OpenApi\Attributes as OA;
             'kind',
             'name',
             'sentence',
+            'motions',
+            'because',
+            'stop',
+            'warn_ahead',
+            'cautions',
             'note',
             'part',
-            'checks',
+            'look',
             'before',
             'halfway',
             'close_up',
@@ -38,7 +43,9 @@ use OpenApi\Attributes as OA;
 final readonly class StepData
 {
     /**
-     * @param  list<string>  $checks
+     * @param  list<string>  $motions
+     * @param  list<string>  $cautions
+     * @param  list<string>  $look
      * @param  array<string, mixed>  $before
      * @param  array<string, mixed>|null  $halfway
      * @param  array<string, mixed>|null  $close_up
@@ -51,12 +58,34 @@ final readonly class StepData
         #[OA\Property(description: 'as the sequence format writes it')] public string $kind,
         #[OA\Property] public string $name,
         #[OA\Property] public string $sentence,
+        #[
+            OA\Property(
+                description: 'the same, motion by motion',
+                type: 'array',
+                items: new OA\Items(type: 'string'),
+            ),
+        ]
+        public array $motions,
+        #[OA\Property(description: 'where a beginner would ask why')] public ?string $because,
+        #[OA\Property(description: 'where the motion ends')] public ?string $stop,
+        #[OA\Property(description: 'that the next step is a hard moment')] public ?string $warn_ahead,
+        #[
+            OA\Property(description: 'that belong to this step', type: 'array', items: new OA\Items(type: 'string')),
+        ]
+        public array $cautions,
         #[OA\Property] public ?string $note,
         #[
             OA\Property(description: 'title of the further piece of paper it belongs to; null: the main one'),
         ]
         public ?string $part,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $checks,
+        #[
+            OA\Property(
+                description: 'what is seen from the chair when it is done, at most three things',
+                type: 'array',
+                items: new OA\Items(type: 'string'),
+            ),
+        ]
+        public array $look,
         #[
             OA\Property(description: 'with the fold drawn in', ref: '#/components/schemas/Drawing', type: 'object'),
         ]

@@ -21,6 +21,9 @@ final class Drawing
     /** Length of an arrowhead, and half its width as a share of that: seen at 3 cm width. */
     private const HEAD = [4.0, 0.45];
 
+    /** Units under which an arrow is bowed out: an arrowhead takes four, and 10 are 3 mm on a picture 3 cm wide. */
+    private const SHORT_WAY = 16.0;
+
     private const DOT = 1.3;
 
     /** The ring at the start of a pull, where fingers take hold. */
@@ -54,7 +57,9 @@ final class Drawing
         foreach ($scene->items as $item) {
             if ($item['type'] === 'face') {
                 $face = $item['face'];
-                $self->mark($face['moving'] ? 'moving' : $face['side'], $self->polygon($face['points']));
+                $face['moving']
+                    ? $self->tint($self->polygon($face['points']))
+                    : $self->mark($face['side'], $self->polygon($face['points']));
             } else {
                 $line = $item['line'];
                 $ends = [$self->at($line['from']), $self->at($line['to'])];
@@ -124,10 +129,22 @@ final class Drawing
         }
     }
 
+    /** All that moves is one area: where its parts overlap, the tint is no deeper (they wind the same way). */
+    private function tint(string $path): void
+    {
+        $last = count($this->marks) - 1;
+        if ($last >= 0 && $this->marks[$last]['style'] === 'moving') {
+            $this->marks[$last]['path'] .= $path;
+        } else {
+            $this->mark('moving', $path);
+        }
+    }
+
     /** @param  SceneArrow  $arrow */
     private function arrow(array $arrow): void
     {
-        [$from, $bend, $to] = [$this->at($arrow['from']), $this->at($arrow['bend']), $this->at($arrow['to'])];
+        [$from, $to] = [$this->at($arrow['from']), $this->at($arrow['to'])];
+        $bend = self::bowed($from, $this->at($arrow['bend']), $to);
         $this->mark('arrow', 'M'.self::pair($from).'Q'.self::pair($bend).' '.self::pair($to));
         $hollow = in_array($arrow['kind'], ['behind', 'push'], true);
         $this->mark($hollow ? 'hollow-head' : 'head', self::head($bend, $to));
@@ -136,6 +153,27 @@ final class Drawing
         } elseif ($arrow['kind'] === 'pull') {
             $this->mark('ring', self::circle($from, self::RING));
         }
+    }
+
+    /**
+     * A short way is shown as a wide bow, so that the arrow can be read on a picture 3 cm wide.
+     *
+     * @param  Pair  $from
+     * @param  Pair  $bend
+     * @param  Pair  $to
+     * @return Pair
+     */
+    private static function bowed(array $from, array $bend, array $to): array
+    {
+        [$x, $y] = [($from[0] + $to[0]) / 2, ($from[1] + $to[1]) / 2];
+        $out = hypot($bend[0] - $x, $bend[1] - $y);
+        $way = hypot($to[0] - $from[0], $to[1] - $from[1]);
+        if ($way >= self::SHORT_WAY || $out < 1e-9) {
+            return $bend;
+        }
+        $stretch = max(1.0, (self::SHORT_WAY - $way + $out) / $out);
+
+        return [$x + ($bend[0] - $x) * $stretch, $y + ($bend[1] - $y) * $stretch];
     }
 
     /**

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Cathedra\Core\Diagram;
 
 use Cathedra\Core\Geometry\Point;
-use Cathedra\Core\Geometry\Polygon;
 use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Sequence\Action;
 use Cathedra\Core\Sequence\FoldKind;
+use Cathedra\Core\Sequence\Handling;
 
 /**
  * The fold line and the arrow of one movement.
@@ -31,28 +31,15 @@ final readonly class FoldMarks
             );
         }
         if ($action->change === null) {
-            return $action->crease === null ? [] : [self::line($action)];
+            $line = Handling::of($action)?->line;
+
+            return $line === null ? [] : [self::fold($action->valley ? 'valley' : 'mountain', $line)];
         }
         $seen = array_values(array_filter($action->change->folds, static fn (array $f): bool => $f['seen']));
 
         return array_map(
             static fn (array $f): array => self::fold($f['valley'] ? 'valley' : 'mountain', $f['at']),
             $seen !== [] ? $seen : $action->change->folds,
-        );
-    }
-
-    /** @return SceneFold the crease where it crosses the paper that moves */
-    private static function line(Action $action): array
-    {
-        $crease = $action->crease ?? throw new \LogicException('Only creasing actions have a line.');
-        $points = array_merge(...array_map(static fn (Polygon $part): array => $part->points, $action->moving));
-        $near = $action->state->tolerance->aside;
-        $on = array_filter($points, static fn (Point $p): bool => abs($crease->line->distanceTo($p)) < $near);
-        $foot = $crease->line->foot();
-
-        return self::fold(
-            $action->valley ? 'valley' : 'mountain',
-            Segment::spanning($crease->line, array_values($on)) ?? new Segment($foot, $foot),
         );
     }
 
@@ -65,29 +52,20 @@ final readonly class FoldMarks
         return ['kind' => $kind, 'from' => [$at->a->x, $at->a->y], 'to' => [$at->b->x, $at->b->y]];
     }
 
-    /** @return array{Point, Point}|null where hands take hold, and where that place comes to lie */
-    public static function ends(Action $action): ?array
-    {
-        $grip = $action->crease->grip ?? $action->grip;
-        $landing = $action->crease->landing ?? $action->landing;
-
-        return $grip === null || $landing === null || $grip->distanceTo($landing) < 1e-6 ? null : [$grip, $landing];
-    }
-
     /** @return SceneArrow|null */
     public static function arrow(Action $action): ?array
     {
-        $ends = self::ends($action);
+        $hands = Handling::of($action);
         $kind = match (true) {
             $action->movement !== null => $action->movement->arrow(),
             $action->kind === FoldKind::Crease => 'fold-unfold',
             $action->kind === FoldKind::Tuck => 'push',
             default => $action->valley ? 'fold' : 'behind',
         };
-        if ($ends === null || $kind === null) {
+        if ($hands === null || $kind === null) {
             return null;
         }
-        [$grip, $landing] = $ends;
+        [$grip, $landing] = [$hands->at, $hands->to];
         $middle = $grip->toward($landing, 0.5);
         $aside = $landing->minus($grip)->turnedLeft()->times(self::SWING);
         $bend = $middle->plus(self::outward($action, $middle, $aside));

@@ -233,7 +233,7 @@ final class SceneBuilder
     }
 
     /**
-     * The uppermost moving paper, tinted.
+     * All moving paper, tinted.
      *
      * @param  list<Action>  $actions
      * @return list<SceneItem>
@@ -243,24 +243,15 @@ final class SceneBuilder
         $items = [];
         foreach ($actions as $action) {
             foreach ($action->moving as $i => $part) {
-                $face = $action->faces[$i];
-                $covered = array_filter(
-                    $action->faces,
-                    static fn (int $other): bool => $other !== $face &&
-                        $action->state->order->above($other, $face) === true,
-                );
-                if ($covered === []) {
-                    $points = array_map(static fn (Point $p): array => [$p->x, $p->y], $part->points);
-                    $items[] = [
-                        'type' => 'face',
-                        'face' => [
-                            'points' => $points,
-                            'side' => $action->state->frontUp[$face] ? 'front' : 'back',
-                            'moving' => true,
-                            'depth' => 0,
-                        ],
-                    ];
-                }
+                $items[] = [
+                    'type' => 'face',
+                    'face' => [
+                        'points' => array_map(static fn (Point $p): array => [$p->x, $p->y], $part->points),
+                        'side' => $action->state->frontUp[$action->faces[$i]] ? 'front' : 'back',
+                        'moving' => true,
+                        'depth' => 0,
+                    ],
+                ];
             }
         }
 

@@ -150,12 +150,13 @@ final readonly class FoldedState
     }
 
     /**
-     * Turned over about an upright (or level) axis through the middle of what is seen. Valid because the paper is the
-     * same.
+     * Turned over about an upright (or level) axis. Valid because the paper is the same.
+     *
+     * @param  Point|null  $about  a point of the axis; null: the middle of what is seen
      */
-    public function turnedOver(bool $aboutUpright = true): self
+    public function turnedOver(bool $aboutUpright = true, ?Point $about = null): self
     {
-        $centre = $this->box()->centre();
+        $centre = $about ?? $this->box()->centre();
         $axis = $aboutUpright ? self::upright($centre->x) : Line::along($centre, new Point(1, 0));
 
         return $this->moved(Isometry::reflection($axis), $this->order->turnedOver());

@@ -46,27 +46,29 @@ enum Shape: string
             $sides[] = $c[($i + 1) % 4]->minus($p);
         }
         $length = array_map(static fn (Point $s): float => $s->length(), $sides);
-        $same = static fn (float $a, float $b): bool => abs($a - $b) <= $equal;
-        $isRhombus = $same($length[0], $length[1]) && $same($length[1], $length[2]) && $same($length[2], $length[3]);
-        $isRight =
-            abs($sides[0]->unit()->dot($sides[1]->unit())) < Tolerance::ANGLE &&
-            abs($sides[1]->unit()->dot($sides[2]->unit())) < Tolerance::ANGLE;
-        if ($isRhombus && $isRight) {
-            return abs($sides[0]->x) > $equal && abs($sides[0]->y) > $equal ? self::SquareOnCorner : self::Square;
-        }
-        if ($isRhombus) {
-            $d = $c[0]->distanceTo($c[2]) / $c[1]->distanceTo($c[3]);
-
-            return $d > 1.8 || $d < 1 / 1.8 ? self::LongDiamond : self::Diamond;
-        }
-        $parallel = static fn (int $i, int $j): bool => abs($sides[$i]->unit()->cross($sides[$j]->unit())) <
+        $same = static fn (int $i, int $j): bool => abs($length[$i] - $length[$j]) <= $equal;
+        $turn = static fn (int $i, int $j): float => $sides[$i]->unit()->cross($sides[$j]->unit());
+        $isRight = static fn (int $i): bool => abs($sides[$i]->unit()->dot($sides[($i + 1) % 4]->unit())) <
             Tolerance::ANGLE;
+        $isLevel = static fn (int $i): bool => abs($sides[$i]->y) <= $equal;
+        $isRhombus = $same(0, 1) && $same(1, 2) && $same(2, 3);
+        // two right angles are not four: a shape with one slanted side has two
+        $allRight = $isRight(0) && $isRight(1) && $isRight(2) && $isRight(3);
+        $isConvex = min($turn(0, 1), $turn(1, 2), $turn(2, 3), $turn(3, 0)) > 0;
+        $across = $c[2]->minus($c[0]);
+        $standsOnCorner = abs($across->x) <= $equal || abs($across->y) <= $equal;
+        $slimness = $c[0]->distanceTo($c[2]) / max($equal, $c[1]->distanceTo($c[3]));
+        $parallel = static fn (int $i, int $j): bool => abs($turn($i, $j)) < Tolerance::ANGLE;
 
         return match (true) {
-            $isRight => self::Oblong,
-            $same($length[0], $length[1]) && $same($length[2], $length[3]),
-            $same($length[1], $length[2]) && $same($length[3], $length[0]) => self::Kite,
-            $parallel(0, 2), $parallel(1, 3) => self::Trapezium,
+            ! $isConvex => self::FourSided,
+            $isRhombus && $allRight && $standsOnCorner => self::SquareOnCorner,
+            $isRhombus && $allRight => $isLevel(0) || $isLevel(1) ? self::Square : self::FourSided,
+            $isRhombus => $slimness > 1.8 || $slimness < 1 / 1.8 ? self::LongDiamond : self::Diamond,
+            $allRight => self::Oblong,
+            $same(0, 1) && $same(2, 3), $same(1, 2) && $same(3, 0) => self::Kite,
+            $parallel(0, 2) && $parallel(1, 3) => self::FourSided,
+            $parallel(0, 2) && $isLevel(0), $parallel(1, 3) && $isLevel(1) => self::Trapezium,
             default => self::FourSided,
         };
     }

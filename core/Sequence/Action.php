@@ -28,6 +28,7 @@ final readonly class Action
      * @param  Point|null  $landing  where that place comes to lie
      * @param  list<Segment>  $cuts  with scissors
      * @param  Movement|null  $movement  that folded several creases at once, or cut
+     * @param  Segment|null  $taken  the edge taken hold of, for several creases at once, where it is one
      * @param  Line|null  $line  which it is folded about or laid on, for several creases at once
      */
     public function __construct(
@@ -45,6 +46,7 @@ final readonly class Action
         public ?Line $line = null,
         public array $cuts = [],
         public ?Movement $movement = null,
+        public ?Segment $taken = null,
     ) {
     }
 
@@ -65,6 +67,7 @@ final readonly class Action
             $this->line,
             $this->cuts,
             $this->movement,
+            $this->taken,
         );
     }
 }

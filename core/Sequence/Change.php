@@ -7,6 +7,7 @@ namespace Cathedra\Core\Sequence;
 use Cathedra\Core\Folding\Assignment;
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Folding\Stacks;
+use Cathedra\Core\Geometry\Isometry;
 use Cathedra\Core\Geometry\Polygon;
 use Cathedra\Core\Geometry\Segment;
 
@@ -21,9 +22,14 @@ final readonly class Change
      *     seen: not under another layer
      * @param  list<Polygon>  $moving
      * @param  list<int>  $faces  of the state before, one for each of $moving
+     * @param  list<Isometry>  $motions  one for each of $moving: from where it is to where it comes to lie
      */
-    private function __construct(public array $folds, public array $moving, public array $faces)
-    {
+    private function __construct(
+        public array $folds,
+        public array $moving,
+        public array $faces,
+        public array $motions,
+    ) {
     }
 
     public static function between(FoldedState $before, FoldedState $after): self
@@ -31,6 +37,7 @@ final readonly class Change
         $parent = [];
         $moving = [];
         $faces = [];
+        $motions = [];
         foreach (array_keys($after->pattern->faces) as $face) {
             $onSheet = $after->pattern->polygon($face);
             $parent[$face] = $before->pattern->faceAt($onSheet->centroid(), $before->tolerance->length) ?? 0;
@@ -38,10 +45,11 @@ final readonly class Change
             if (! $after->placements[$face]->equals($was, $before->tolerance, $before->sheet->diagonal())) {
                 $moving[] = $onSheet->placed($was);
                 $faces[] = $parent[$face];
+                $motions[] = $was->inverse()->then($after->placements[$face]);
             }
         }
 
-        return new self(self::folds($before, $after, $parent), $moving, $faces);
+        return new self(self::folds($before, $after, $parent), $moving, $faces, $motions);
     }
 
     /**

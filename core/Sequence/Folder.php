@@ -238,6 +238,7 @@ final class Folder
             $made->line,
             $made->cuts,
             $step->movement,
+            $made->taken,
         );
         $this->state = $made->after;
     }
@@ -326,9 +327,11 @@ final class Folder
 
     private function behind(callable $do): void
     {
-        $this->state = $this->state->turnedOver();
+        // about one axis both times: what is done behind leaves the model where it lies
+        $axis = $this->state->box()->centre();
+        $this->state = $this->state->turnedOver(about: $axis);
         $do();
-        $this->state = $this->state->turnedOver();
+        $this->state = $this->state->turnedOver(about: $axis);
     }
 
     private function remember(Step $step, FoldedState $before): void

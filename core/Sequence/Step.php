@@ -30,6 +30,8 @@ final readonly class Step
      * @param  string|null  $part  the second part it belongs to; null: the main piece
      * @param  Form|null  $form  for the kinds that end not flat
      * @param  Attach|null  $attach  for attach
+     * @param  string|null  $like  what the model looks like afterwards, "a boat"
+     * @param  string|null  $caution  that belongs to this step
      */
     public function __construct(
         public int $number,
@@ -51,6 +53,8 @@ final readonly class Step
         public ?string $part = null,
         public ?Form $form = null,
         public ?Attach $attach = null,
+        public ?string $like = null,
+        public ?string $caution = null,
     ) {
     }
 

@@ -60,6 +60,8 @@ final readonly class StepReader
             $this->part,
             $kind->isForm() ? $this->form() : null,
             $kind === FoldKind::Attach ? $this->attach() : null,
+            $this->in->optionalText('like', 80),
+            $this->in->optionalText('caution', 300),
         );
         $this->in->nothingElse();
 

@@ -7,11 +7,16 @@ namespace Cathedra\Core\Wording;
 use Cathedra\Core\Folding\Anatomy;
 use Cathedra\Core\Folding\Edge;
 use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Folding\Stacks;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Geometry\Tolerance;
 
-/** Says points and lines of a state in a folder's words, from where they lie, whatever the sequence called them. */
+/**
+ * Says points and lines of a state in a folder's words, from where they lie, whatever the sequence called them. Only
+ * what can be seen from above has a name; of the rest this says null, and the sentence points at the picture.
+ */
 final readonly class Places
 {
     private Anatomy $anatomy;
@@ -24,7 +29,25 @@ final readonly class Places
         $this->near = $state->tolerance->aside;
     }
 
+    /** The point in words; "the dot" where nothing names it. */
     public function point(Point $p): string
+    {
+        return $this->named($p) ?? $this->words->say('points', 'place');
+    }
+
+    /** A corner or tip that a hand can take, in words; null where it is none of those, or has no name. */
+    public function grip(Point $p): ?string
+    {
+        $corner = $this->anatomy->outline->cornerAt($p);
+        if ($corner !== null) {
+            return $this->anatomy->compass->nameOfCorner($corner) === null ? null : $this->named($p);
+        }
+
+        return $this->isFreeCorner($p) ? $this->words->say('points', 'tip') : null;
+    }
+
+    /** The point in words; null where only the picture can show it. */
+    public function named(Point $p): ?string
     {
         $outline = $this->anatomy->outline;
         $corner = $outline->cornerAt($p);
@@ -35,67 +58,174 @@ final readonly class Places
         }
         $side = $outline->sideThrough($p);
         if ($side !== null && ($name = $this->anatomy->compass->nameOfSide($side)) !== null) {
-            $key = $outline->sides()[$side]->middle()->distanceTo($p) < $this->near ? 'middle-of-edge' : 'on-edge';
+            $direction = ['direction' => $this->words->say('directions', $name->value)];
+            if ($outline->sides()[$side]->middle()->distanceTo($p) < $this->near) {
+                return $this->words->say('points', 'middle-of-edge', $direction);
+            }
+            $step = $this->stepOf($this->creasesThrough($p));
 
-            return $this->words->say('points', $key, ['direction' => $this->words->say('directions', $name->value)]);
+            return $step === null ? null : $this->words->say('points', 'crease-end', ['step' => $step] + $direction);
         }
 
-        return $this->words->say('points', $this->inside($p));
+        return $this->inside($p);
     }
 
-    public function line(Line $line): string
+    /** The line in words where an edge or a crease lies there, else null. */
+    public function line(Segment $segment): ?string
     {
+        $line = $segment->straight();
         foreach ($this->anatomy->outline->sides() as $i => $side) {
             $name = $this->anatomy->compass->nameOfSide($i);
-            if ($name !== null && $side->liesOn($line, $this->near)) {
+            if ($name !== null && $segment->isPartOf($side, $this->near)) {
                 return $this->words->say('lines', 'edge', [
                     'direction' => $this->words->say('directions', $name->value),
                 ]);
             }
         }
-        $centre = $this->state->box()->centre();
-        if (
-            abs($line->distanceTo($centre)) < $this->near &&
-            min(abs($line->normal->x), abs($line->normal->y)) < Tolerance::ANGLE
-        ) {
-            $isUpright = abs($line->normal->y) < Tolerance::ANGLE;
-
-            return $this->words->say('lines', $isUpright ? 'upright-middle' : 'level-middle');
-        }
-
-        return $this->words->say('lines', $this->creasesOn($line) ? 'crease' : 'line');
-    }
-
-    private function inside(Point $p): string
-    {
-        $through = array_filter(
-            $this->state->pattern->creases(),
-            fn (Edge $edge): bool => $this->state->segment($edge)->passes($p, $this->near),
-        );
-        if ($p->distanceTo($this->state->box()->centre()) < $this->near) {
-            return 'centre';
-        }
-        foreach ([[0, 0], [1, 0], [1, 1], [0, 1]] as [$u, $v]) {
-            if ($this->state->positionOf($this->state->sheet->at($u, $v))?->distanceTo($p) < $this->near) {
-                return 'tip';
-            }
-        }
+        $there = $this->edgesOn($segment);
+        $middle = $this->middleLine($line);
+        $step = $this->stepOf($there);
 
         return match (true) {
-            count($through) > 1 => 'crossing',
-            $through !== [] => 'on-crease',
-            default => 'place',
+            $there !== [] && $middle !== null => $this->words->say('lines', $middle),
+            $step !== null => $this->words->say('lines', 'crease-of', ['step' => $step]),
+            default => $this->cornerToCorner($segment),
         };
     }
 
-    private function creasesOn(Line $line): bool
+    /** "upright-middle" or "level-middle" when the line runs through the middle of what is seen that way. */
+    private function middleLine(Line $line): ?string
     {
-        foreach ($this->state->pattern->creases() as $edge) {
-            if ($this->state->segment($edge)->liesOn($line, $this->near)) {
+        if (
+            abs($line->distanceTo($this->state->box()->centre())) >= $this->near ||
+            min(abs($line->normal->x), abs($line->normal->y)) >= Tolerance::ANGLE
+        ) {
+            return null;
+        }
+
+        return abs($line->normal->y) < Tolerance::ANGLE ? 'upright-middle' : 'level-middle';
+    }
+
+    private function cornerToCorner(Segment $segment): ?string
+    {
+        $names = [];
+        foreach ([$segment->a, $segment->b] as $end) {
+            $corner = $this->anatomy->outline->cornerAt($end);
+            $name = $corner === null ? null : $this->anatomy->compass->nameOfCorner($corner);
+            if ($name === null) {
+                return null;
+            }
+            $names[] = $this->words->say('directions', $name->value);
+        }
+
+        return $this->words->say('lines', 'corners', ['from' => $names[0], 'to' => $names[1]]);
+    }
+
+    private function inside(Point $p): ?string
+    {
+        if ($p->distanceTo($this->state->box()->centre()) < $this->near) {
+            return $this->words->say('points', 'centre');
+        }
+        if ($this->isFreeCorner($p)) {
+            return $this->words->say('points', 'tip');
+        }
+        $through = $this->creasesThrough($p);
+        if ($this->cross($through)) {
+            return $this->words->say('points', 'crossing');
+        }
+
+        return null;
+    }
+
+    /** Whether a corner of the sheet lies here on top of everything else. */
+    private function isFreeCorner(Point $p): bool
+    {
+        foreach ([[0, 0], [1, 0], [1, 1], [0, 1]] as [$u, $v]) {
+            $corner = $this->state->sheet->at($u, $v);
+            $face = $this->state->pattern->faceAt($corner, $this->state->tolerance->length);
+            if (
+                $face !== null &&
+                $this->state->placements[$face]->of($corner)->distanceTo($p) < $this->near &&
+                $this->isOnTop($face, $p)
+            ) {
                 return true;
             }
         }
 
         return false;
+    }
+
+    /** @return list<Edge> creases and folds that can be seen to run through the point or to end there */
+    private function creasesThrough(Point $p): array
+    {
+        return array_values(array_filter(
+            $this->state->pattern->creases(),
+            fn (Edge $edge): bool => ! $edge->isHidden() &&
+                $this->state->segment($edge)->passes($p, $this->near) &&
+                $this->isSeen($edge, $p),
+        ));
+    }
+
+    /** @return list<Edge> creases, folds and raw edges that can be seen to cover the middle of the segment */
+    private function edgesOn(Segment $segment): array
+    {
+        $line = $segment->straight();
+        $middle = $segment->middle();
+
+        return array_values(array_filter(
+            $this->state->pattern->edges,
+            fn (Edge $edge): bool => ! $edge->isHidden() &&
+                $this->state->segment($edge)->liesOn($line, $this->near) &&
+                $this->state->segment($edge)->passes($middle, $this->near) &&
+                $this->isSeen($edge, $middle),
+        ));
+    }
+
+    /** @param  list<Edge>  $edges */
+    private function cross(array $edges): bool
+    {
+        foreach ($edges as $i => $one) {
+            foreach (array_slice($edges, $i + 1) as $other) {
+                $turn = $this->state->segment($one)->direction()->cross($this->state->segment($other)->direction());
+                if (abs($turn) > Tolerance::ANGLE) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * The step all these creases were made by, as it is numbered; null when it is none, or more than one.
+     *
+     * @param  list<Edge>  $edges
+     */
+    private function stepOf(array $edges): ?string
+    {
+        $steps = array_unique(array_map(static fn (Edge $edge): ?string => $edge->origin, $edges));
+
+        return count($steps) === 1 && $steps[array_key_first($steps)] !== null &&
+            ctype_digit($steps[array_key_first($steps)])
+            ? $steps[array_key_first($steps)]
+            : null;
+    }
+
+    private function isSeen(Edge $edge, Point $p): bool
+    {
+        foreach ($edge->faces as $face) {
+            if ($this->isOnTop($face, $p)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function isOnTop(int $face, Point $p): bool
+    {
+        $beside = $p->toward($this->state->polygons[$face]->centroid(), 0.01);
+
+        return (Stacks::facesAt($this->state, $beside)[0] ?? null) === $face;
     }
 }

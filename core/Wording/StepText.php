@@ -4,35 +4,47 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Wording;
 
-use Cathedra\Core\CathedraException;
-use Cathedra\Core\Folding\Stacks;
-use Cathedra\Core\Geometry\Line;
-use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Sequence\Action;
 use Cathedra\Core\Sequence\Alignment\Bring;
 use Cathedra\Core\Sequence\Alignment\Strip;
 use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\FoldKind;
+use Cathedra\Core\Sequence\Handling;
 use Cathedra\Core\Sequence\Landmark\LineRef;
-use Cathedra\Core\Sequence\Landmark\Setting;
 use Cathedra\Core\Sequence\Movement\Movement;
+use Cathedra\Core\Sequence\Way;
 
-/** The sentence of a step, made from its structure and from where its landmarks lie. */
+/**
+ * What to do in a step: one motion or up to three, each a sentence or two, made from the step's structure and from what
+ * the geometry says of the hands (Handling).
+ */
 final readonly class StepText
 {
+    /** Between the motions of a phrase in library/wording. */
+    private const MOTION = ' // ';
+
+    /** More layers than these nobody counts with a finger. */
+    private const COUNTED = 4;
+
+    public string $sentence;
+
     /**
      * @param  string  $name  the fold's name, such as "Valley fold"
-     * @param  string  $sentence  what to do
+     * @param  non-empty-list<string>  $motions
+     * @param  bool  $saysWay  whether the way the paper goes is said, not only the place
      */
-    private function __construct(public string $name, public string $sentence)
+    private function __construct(public string $name, public array $motions, public bool $saysWay)
     {
+        $this->sentence = implode(' ', $motions);
     }
 
     public static function of(FoldedStep $step, Phrasebook $words): self
     {
         $spec = $step->step;
         $say = static fn (string $key, array $with = []): string => $words->say('steps', $key, $with);
-        $sentence = match ($spec->kind) {
+        $saysWay = false;
+        $text = match ($spec->kind) {
             FoldKind::TurnOver => $say($spec->upright ? 'turn-upright' : 'turn-level'),
             FoldKind::Rotate => $say('rotate', [
                 'degrees' => (int) round(abs(rad2deg($spec->turn))),
@@ -50,29 +62,29 @@ final readonly class StepText
                 'at' => self::attachPlace($step, $words),
             ]),
             default => $spec->movement === null
-                ? self::crease($step, $words)
+                ? self::crease($step, $words, $saysWay)
                 : self::compound($step, $spec->movement, $words),
         };
+        $motions = array_values(array_filter(explode(self::MOTION, $text), static fn (string $m): bool => $m !== ''));
 
-        return new self($words->say('names', self::nameKey($step)), $sentence);
+        return new self($words->say('names', self::nameKey($step)), $motions === [] ? [$text] : $motions, $saysWay);
     }
 
-    private static function crease(FoldedStep $step, Phrasebook $words): string
+    private static function crease(FoldedStep $step, Phrasebook $words, bool &$saysWay): string
     {
         $action = $step->actions[0];
         $spec = $step->step;
-        $parts = [self::movement($step, $action, $words), self::layers($action, $words)];
+        $hands = self::hands($action);
+        $parts = [self::movement($step, $action, $hands, $words, $saysWay), self::layers($hands, $words)];
         if ($spec->landing->inside) {
             $parts[] = $words->say('steps', 'inside');
         }
         if ($spec->kind === FoldKind::Crease) {
             $parts[] = $words->say('steps', 'crease-after');
         }
-        if ($spec->also !== null) {
-            $parts[] = $words->say('steps', $spec->also);
-        }
+        $parts[] = self::also($step, $words);
 
-        return implode(' ', array_filter($parts, static fn (string $p): bool => $p !== ''));
+        return self::joined($parts);
     }
 
     private static function attachPlace(FoldedStep $step, Phrasebook $words): string
@@ -87,112 +99,117 @@ final readonly class StepText
     {
         $action = $step->actions[0];
         $places = new Places($action->state, $words);
-        $grip = $action->grip ?? throw new \LogicException('A movement has a grip.');
         $change = $action->change ?? throw new \LogicException('A movement changes something.');
         $saying = $movement->says($change);
+        $hands = Handling::of($action);
+        $line = $hands->line ?? ($action->cuts[0] ?? null);
         $with = $saying->with + [
-            'what' => $saying->takesAnEdge ? self::lineAt($places, $grip, $action) : $places->point($grip),
-            'to' => $action->landing === null ? '' : $places->point($action->landing),
-            'line' => $action->line === null ? '' : $places->line($action->line),
+            'what' => $hands === null ? '' : self::taken($hands, $places, $words),
+            'to' => $hands === null ? '' : $places->point($hands->to),
+            'line' => self::lineOr($line, $places, $words, $action->cuts === [] ? 'line' : 'drawn'),
         ];
-        $keys = [$step->step->kind->value, ...$saying->more, ...array_filter([$step->step->also])];
+        $keys = [$step->step->kind->value, ...$saying->more];
+        $parts = array_map(static fn (string $key): string => $words->say('steps', $key, $with), $keys);
 
-        return implode(' ', array_map(static fn (string $key): string => $words->say('steps', $key, $with), $keys));
+        return self::joined([...$parts, self::also($step, $words)]);
     }
 
-    private static function movement(FoldedStep $step, Action $action, Phrasebook $words): string
-    {
-        $crease = $action->crease ?? throw new \LogicException('A creasing step has a crease.');
+    private static function movement(
+        FoldedStep $step,
+        Action $action,
+        Handling $hands,
+        Phrasebook $words,
+        bool &$saysWay,
+    ): string {
         $places = new Places($action->state, $words);
         $away = $action->valley ? '' : '-away';
         $alignment = $step->step->alignment;
-        if ($alignment instanceof Bring) {
-            $setting = new Setting($action->state, [], [], false);
-            $what =
-                $alignment->what instanceof LineRef
-                    ? self::taken($alignment->what, $setting, $places, $crease->grip, $action)
-                    : $places->point($crease->grip);
-            $to =
-                $alignment->to instanceof LineRef
-                    ? $places->line(self::target($alignment->to, $setting, $action))
-                    : $places->point($crease->landing);
-
-            return $words->say('steps', 'bring'.$away, ['what' => $what, 'to' => $to]);
-        }
+        $to = $alignment instanceof Bring && $alignment->to instanceof LineRef && $hands->target !== null
+            ? $places->line($hands->target)
+            : $places->named($hands->to);
+        $with = [
+            'what' => self::taken($hands, $places, $words),
+            'to' => $to ?? $words->say('points', 'place'),
+            'line' => self::lineOr($hands->line, $places, $words, 'line'),
+            'way' => $words->say('ways', $hands->way->value),
+        ];
         if ($alignment instanceof Strip) {
-            $width = $alignment->width($action->state->sheet);
-
             return $words->say('steps', ($alignment->byFinger ? 'strip-finger' : 'strip').$away, [
-                'width' => round($width).' mm',
-                'line' => self::lineAt($places, $crease->grip, $action),
+                'width' => round($alignment->width($action->state->sheet)).' mm',
+                'line' => $hands->edge === null ? $with['what'] : $with['what'],
             ]);
         }
+        $saysWay = $to === null && $hands->way !== Way::Place && $action->valley;
+        $isBrought = $alignment instanceof Bring;
+        $key = match ($step->step->kind) {
+            FoldKind::Tuck => 'tuck'.$away,
+            FoldKind::PageTurn => 'page-turn',
+            default => $isBrought ? 'bring'.$away : 'along'.$away,
+        };
+        $isPlain = in_array($step->step->kind, [FoldKind::Tuck, FoldKind::PageTurn], true);
+        $saysWay = $saysWay && ! $isPlain;
+        $key .= $isPlain || $away !== '' ? '' : ($saysWay ? '-way' : ($isBrought || $to !== null ? '' : '-dot'));
 
-        return $words->say(
-            'steps',
-            match ($step->step->kind) {
-                FoldKind::Tuck => 'tuck'.$away,
-                FoldKind::PageTurn => 'page-turn',
-                default => 'along'.$away,
-            },
-            ['line' => $places->line($crease->line)],
-        );
+        return $words->say('steps', $key, $with);
     }
 
-    /** The line an edge is brought to: the image of the edge taken hold of. */
-    private static function target(LineRef $to, Setting $setting, Action $action): Line
+    /** What the hand takes: the edge by its name, else the place. */
+    private static function taken(Handling $hands, Places $places, Phrasebook $words): string
     {
-        try {
-            return $to->trace($setting)->straight();
-        } catch (CathedraException) {
-            // a named crease or mark: known to the folder, not here
-            return $action->crease->line ?? throw new \LogicException('A creasing step has a crease.');
+        if ($hands->edge !== null) {
+            return $places->line($hands->edge) ?? $words->say('points', 'edge-at-dot');
         }
+
+        return $places->grip($hands->at) ?? $words->say('points', 'flap-at-dot');
     }
 
-    /** The edge or crease that is taken hold of; where its name is known to the folder only, the one at the grip. */
-    private static function taken(LineRef $what, Setting $setting, Places $places, Point $grip, Action $action): string
+    /** @param  string  $else  key of what the picture shows there */
+    private static function lineOr(?Segment $line, Places $places, Phrasebook $words, string $else): string
     {
-        try {
-            $line = $what->trace($setting)->straight();
-            if (abs($line->distanceTo($grip)) < $action->state->tolerance->aside) {
-                return $places->line($line);
-            }
-        } catch (CathedraException) {
-            // a named crease or mark
-        }
-
-        return self::lineAt($places, $grip, $action);
+        return ($line === null ? null : $places->line($line)) ?? $words->say('lines', $else);
     }
 
-    private static function lineAt(Places $places, Point $grip, Action $action): string
+    /** The same once more: with what, where that can be said. */
+    private static function also(FoldedStep $step, Phrasebook $words): string
     {
-        foreach ($action->state->pattern->edges as $edge) {
-            $segment = $action->state->segment($edge);
-            if ($segment->passes($grip, $action->state->tolerance->aside)) {
-                return $places->line($segment->straight());
-            }
+        $also = $step->step->also;
+        $other = $step->actions[1] ?? null;
+        if ($also === null) {
+            return '';
         }
+        $hands = $also === 'behind' || $other === null ? null : Handling::of($other);
+        // both sides go by the outline before the step, as its landmarks do
+        $places = new Places($step->actions[0]->state, $words);
+        $what = $hands === null
+            ? null
+            : ($hands->edge === null ? $places->grip($hands->at) : $places->line($hands->edge));
+        $first = Handling::of($step->actions[0]);
+        $before = $first === null ? null : self::taken($first, $places, $words);
 
-        return $places->point($grip);
+        return $what === null || $what === $before
+            ? $words->say('steps', $also)
+            : $words->say('steps', 'same-with', ['what' => $what]);
     }
 
     /** Layers are named only where there is a choice: how many of those at the grip move. */
-    private static function layers(Action $action, Phrasebook $words): string
+    private static function layers(Handling $hands, Phrasebook $words): string
     {
-        $grip = $action->crease->grip ?? throw new \LogicException('A creasing step has a crease.');
-        $inward = $grip->toward($action->state->box()->centre(), 0.02);
-        $stack = Stacks::facesAt($action->state, $inward);
-        $moving = array_values(array_intersect($stack, $action->faces));
-        $count = count($moving);
-
         return match (true) {
-            count($stack) <= 1, $count === 0 => '',
-            $count === count($stack) => $words->say('layers', 'all', ['count' => $count]),
-            $moving[0] !== $stack[0] => $words->say('layers', 'bottom'),
-            $count === 1 => $words->say('layers', 'one'),
-            default => $words->say('layers', 'some', ['count' => $count]),
+            $hands->of <= 1, $hands->layers === 0, $hands->flaps <= 1 => '',
+            $hands->layers === $hands->of => $words->say('layers', match (true) {
+                $hands->of === 2 => 'both',
+                $hands->of <= self::COUNTED => 'all',
+                default => 'all-of-them',
+            }, ['count' => lcfirst($words->number($hands->layers))]),
+            ! $hands->fromTop => $words->say('layers', 'bottom'),
+            $hands->layers === 1 => $words->say('layers', 'one'),
+            default => $words->say('layers', 'some', ['count' => lcfirst($words->number($hands->layers))]),
         };
+    }
+
+    private static function hands(Action $action): Handling
+    {
+        return Handling::of($action) ?? throw new \LogicException('A crease moves paper.');
     }
 
     private static function nameKey(FoldedStep $step): string
@@ -205,10 +222,16 @@ final readonly class StepText
             return 'book';
         }
         $crease = $step->actions[0]->crease ?? throw new \LogicException('A creasing step has a crease.');
+        $travel = $crease->grip->distanceTo($crease->landing);
 
-        return abs($crease->grip->distanceTo($crease->landing) - $step->before->sheet->diagonal()) <
-            $step->before->tolerance->sight
+        return abs($travel - $step->before->sheet->diagonal()) < $step->before->tolerance->sight
             ? 'diagonal'
             : 'valley';
+    }
+
+    /** @param  list<string>  $parts */
+    private static function joined(array $parts): string
+    {
+        return implode(' ', array_filter($parts, static fn (string $part): bool => $part !== ''));
     }
 }

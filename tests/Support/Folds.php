@@ -48,6 +48,29 @@ final class Folds
         );
     }
 
+    /** @return array<string, array{string, array<string, string>}> every model by every combination of its ways */
+    public static function everyWay(): array
+    {
+        $all = [];
+        foreach (self::slugs() as $slug) {
+            $combinations = [[]];
+            foreach (self::library($slug)->sequence->routes as $route) {
+                $combinations = array_merge(...array_map(
+                    static fn (array $known): array => array_map(
+                        static fn (string $way): array => $known + [$route->name => $way],
+                        array_keys($route->options),
+                    ),
+                    $combinations,
+                ));
+            }
+            foreach ($combinations as $ways) {
+                $all[trim($slug.' '.implode(' ', $ways))] = [$slug, $ways];
+            }
+        }
+
+        return $all;
+    }
+
     /** The independent checker has nothing against this state. */
     public static function assertPaper(FoldedState $state, string $what = ''): void
     {

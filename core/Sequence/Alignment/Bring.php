@@ -50,14 +50,14 @@ final readonly class Bring implements Alignment
             );
     }
 
-    private static function pointToPoint(Point $from, Point $to): Crease
+    private static function pointToPoint(Point $from, Point $to, ?Segment $target = null): Crease
     {
         $line = $from->distanceTo($to) < 1e-6 ? null : Line::bringing($from, $to);
         if ($line === null) {
             throw CannotFold::because('The point already lies there, so there is nothing to bring.', $from);
         }
 
-        return new Crease($line, $from, $to);
+        return new Crease($line, $from, $to, null, $target);
     }
 
     /**
@@ -91,7 +91,7 @@ final readonly class Bring implements Alignment
             );
         }
 
-        return self::pointToPoint($from, $landings[0]);
+        return self::pointToPoint($from, $landings[0], $to);
     }
 
     /** Of the two bisectors, the one that lays the edge on the other, not on its prolongation. */
@@ -112,7 +112,7 @@ final readonly class Bring implements Alignment
             );
         }
 
-        return Crease::moving($best, $what->middle());
+        return Crease::moving($best, $what->middle(), $what, $to);
     }
 
     /** The share of $to that a segment on the same line covers. */

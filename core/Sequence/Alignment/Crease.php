@@ -7,6 +7,7 @@ namespace Cathedra\Core\Sequence\Alignment;
 use Cathedra\Core\Folding\CannotFold;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Segment;
 
 /**
  * A located crease: the line (its positive side moves), where the fingers take hold, and where that place comes to lie.
@@ -16,8 +17,17 @@ final readonly class Crease
     /** mm: a point named to say a side is at least a hair away from the crease. */
     private const ON_THE_LINE = 1e-4;
 
-    public function __construct(public Line $line, public Point $grip, public Point $landing)
-    {
+    /**
+     * @param  Segment|null  $taken  the edge or crease taken hold of, where it is one
+     * @param  Segment|null  $target  the line on which it is laid, where it is one
+     */
+    public function __construct(
+        public Line $line,
+        public Point $grip,
+        public Point $landing,
+        public ?Segment $taken = null,
+        public ?Segment $target = null,
+    ) {
     }
 
     /**
@@ -25,7 +35,7 @@ final readonly class Crease
      *
      * @throws CannotFold when $grip lies on the line, so that no side is meant
      */
-    public static function moving(Line $line, Point $grip): self
+    public static function moving(Line $line, Point $grip, ?Segment $taken = null, ?Segment $target = null): self
     {
         if (abs($line->distanceTo($grip)) < self::ON_THE_LINE) {
             throw CannotFold::because(
@@ -35,6 +45,6 @@ final readonly class Crease
         }
         $line = $line->distanceTo($grip) < 0 ? $line->reversed() : $line;
 
-        return new self($line, $grip, $line->reflected($grip));
+        return new self($line, $grip, $line->reflected($grip), $taken, $target);
     }
 }

@@ -35,6 +35,6 @@ final readonly class Strip implements Alignment
         $width = $this->width($setting->state->sheet);
         $grip = $edge->middle();
 
-        return Crease::moving(Line::along($grip->plus($normal->times($width)), $line->direction()), $grip);
+        return Crease::moving(Line::along($grip->plus($normal->times($width)), $line->direction()), $grip, $edge);
     }
 }

@@ -17,6 +17,7 @@ final readonly class Made
      * @param  Point  $landing  where that comes to lie
      * @param  Line|null  $line  which it is folded about or laid on
      * @param  list<Segment>  $cuts
+     * @param  Segment|null  $taken  the edge taken hold of, where it is one
      */
     public function __construct(
         public FoldedState $after,
@@ -24,6 +25,7 @@ final readonly class Made
         public Point $landing,
         public ?Line $line = null,
         public array $cuts = [],
+        public ?Segment $taken = null,
     ) {
     }
 }

@@ -40,6 +40,7 @@ final readonly class SquashMove implements Movement
             $crease->grip,
             $crease->landing,
             $hinge->straight(),
+            taken: $edge,
         );
     }
 

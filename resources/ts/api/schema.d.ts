@@ -1250,10 +1250,21 @@ export interface components {
             kind: string;
             name: string;
             sentence: string;
+            /** @description the same, motion by motion */
+            motions: string[];
+            /** @description where a beginner would ask why */
+            because: string | null;
+            /** @description where the motion ends */
+            stop: string | null;
+            /** @description that the next step is a hard moment */
+            warn_ahead: string | null;
+            /** @description that belong to this step */
+            cautions: string[];
             note: string | null;
             /** @description title of the further piece of paper it belongs to; null: the main one */
             part: string | null;
-            checks: string[];
+            /** @description what is seen from the chair when it is done, at most three things */
+            look: string[];
             before: components["schemas"]["Drawing"];
             halfway: components["schemas"]["Drawing"] | null;
             close_up: components["schemas"]["Drawing"] | null;

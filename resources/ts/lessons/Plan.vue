@@ -81,7 +81,7 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
             </svg>
             {{ name(line, i) }}
             <small v-if="line.kind === 'checkpoint'">{{
-              t('plan.must', { check: step(line.step)?.checks[0] ?? '' })
+              t('plan.must', { check: step(line.step)?.look[0] ?? '' })
             }}</small></span
           >
           <span>{{ minutes(line.seconds) }}</span>

@@ -151,7 +151,10 @@ const choose = (route: string, way: string) => {
         </h3>
         <p>{{ step.sentence }}</p>
         <p v-if="step.note" class="quiet">{{ step.note }}</p>
-        <p v-if="step.reasons.length > 0" class="why quiet">{{ step.reasons.join(' ') }}</p>
+        <p v-for="c in step.cautions" :key="c" class="caution">{{ c }}</p>
+        <p v-if="step.because || step.stop" class="why quiet">
+          {{ [step.because, step.stop].filter(Boolean).join(' ') }}
+        </p>
         <p v-if="step.resting" class="good">{{ t('shelf.rest') }}</p>
         <details v-if="step.raw.length > 0">
           <summary>{{ t('shelf.raw') }}</summary>

@@ -133,6 +133,7 @@ onKeyStroke((event) => {
             })
           }}
         </p>
+        <p v-for="c in step.cautions" :key="c" class="caution">{{ c }}</p>
         <template v-if="begins"
           ><p v-for="c in model.cautions" :key="c" class="caution">{{ c }}</p></template
         >
@@ -152,15 +153,19 @@ onKeyStroke((event) => {
         <div class="must">
           <div>
             <h2>{{ t('stage.true') }}</h2>
-            <p>{{ step.checks.join(' ') }}</p>
+            <p>{{ step.look.join(' ') }}</p>
           </div>
-          <div v-if="step.hard">
-            <h2>{{ t('stage.hard') }}</h2>
-            <p>{{ step.reasons.join(' ') }}</p>
+          <div v-if="step.because || step.stop">
+            <h2>{{ t(step.hard ? 'stage.hard' : 'stage.because') }}</h2>
+            <p>{{ [step.because, step.stop].filter(Boolean).join(' ') }}</p>
           </div>
           <div v-if="step.note">
             <h2>{{ t('stage.note') }}</h2>
             <p>{{ step.note }}</p>
+          </div>
+          <div v-if="step.warn_ahead">
+            <h2>{{ t('stage.ahead') }}</h2>
+            <p>{{ step.warn_ahead }}</p>
           </div>
         </div>
       </template>

@@ -10,7 +10,7 @@ use Cathedra\Core\Folding\FoldDocument;
 use Cathedra\Core\Folding\Sameness;
 use Cathedra\Core\Sequence\FoldKind;
 use Cathedra\Core\Sequence\Step;
-use Cathedra\Core\Wording\Checks;
+use Cathedra\Core\Wording\Look;
 use Cathedra\Core\Wording\Phrasebook;
 use Cathedra\Core\Wording\StepText;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -59,7 +59,7 @@ final class LibraryTest extends TestCase
         foreach (Folds::library($slug, $choice)->steps as $step) {
             $text = StepText::of($step, $words);
             self::assertMatchesRegularExpression('/^[A-Z][^{}]+\.$/', $text->sentence);
-            self::assertNotEmpty(Checks::of($step->after, $words));
+            self::assertNotEmpty(Look::ofState($step->after, $words));
             $svg = SvgRenderer::draw(SceneBuilder::before($step), $text->sentence);
             self::assertNotFalse(simplexml_load_string($svg), 'well-formed');
             $drawn = array_filter(
@@ -247,7 +247,7 @@ final class LibraryTest extends TestCase
             [StepText::of($cup[1], $words)->name, StepText::of($cup[1], $words)->sentence],
         );
         self::assertSame(
-            'Bring the right corner to a point on the left edge. Take all 2 layers together.',
+            'Bring the right corner to the end of the crease of step 3 on the left edge.',
             StepText::of($cup[3], $words)->sentence,
         );
         $box = Folds::library('oblong-box')->steps;
@@ -258,9 +258,9 @@ final class LibraryTest extends TestCase
         );
         self::assertContains(
             'Two loose points at the top, which can be moved apart.',
-            Checks::of($cup[1]->after, $words),
+            Look::ofState($cup[1]->after, $words),
         );
-        self::assertContains('The bottom edge is closed, a fold.', Checks::of($cup[1]->after, $words));
+        self::assertContains('It is a triangle.', Look::ofState($cup[1]->after, $words));
     }
 
     private static function words(): Phrasebook

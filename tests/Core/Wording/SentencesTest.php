@@ -7,7 +7,7 @@ namespace Tests\Core\Wording;
 use Cathedra\Core\Insight\ModelInsight;
 use Cathedra\Core\Rules\Difficulty;
 use Cathedra\Core\Rules\FoldTable;
-use Cathedra\Core\Wording\Checks;
+use Cathedra\Core\Wording\Look;
 use Cathedra\Core\Wording\Phrasebook;
 use Cathedra\Core\Wording\Reasons;
 use Cathedra\Core\Wording\StepText;
@@ -22,7 +22,7 @@ final class SentencesTest extends TestCase
     /** @return iterable<string, array{string, int, non-empty-string}> model, step, how the sentence begins */
     public static function sentences(): iterable
     {
-        yield 'petal' => ['crane', 10, 'Lift the top layer at the bottom corner and bring it up along the crease'];
+        yield 'petal' => ['crane', 10, 'Lift the top layer at the bottom corner and fold it back along the crease of '];
         yield 'repeat' => ['crane', 11, 'Do steps 8, 10 again behind.'];
         yield 'repeat one' => ['crane', 13, 'Do step 12 again behind.'];
         yield 'collapse' => ['crane', 6, 'Fold along all the marked creases at once'];
@@ -32,8 +32,8 @@ final class SentencesTest extends TestCase
         yield 'attach' => ['tulip', 11, 'Tuck the stem in at'];
         yield 'inflate' => ['waterbomb', 13, 'Hold the loose points apart and blow'];
         yield 'kite' => ['swan', 3, 'Bring the bottom left edge to the upright middle line.'];
-        yield 'page' => ['lily', 11, 'Turn the top flap over'];
-        yield 'tuck behind' => ['bookmark', 5, 'Fold along'];
+        yield 'page' => ['lily', 11, 'Turn the flap at the dot over along the upright middle line, like the page'];
+        yield 'tuck behind' => ['bookmark', 5, 'Fold the bottom corner behind along the dashed line and push it'];
     }
 
     /** @param  non-empty-string  $begins */
@@ -61,18 +61,18 @@ final class SentencesTest extends TestCase
             '  - {fold: crease, bring: edge top, to: line (middle of edge left) to (middle of edge right), also: '
                 ."opposite side}\n",
         )->steps[0];
-        self::assertStringEndsWith('Do the same on the opposite side.', StepText::of($step, self::words())->sentence);
+        self::assertStringEndsWith('Do the same with the bottom edge.', StepText::of($step, self::words())->sentence);
     }
 
     public function testTheCupOpensAtTheTop(): void
     {
         self::assertContains(
             'A pocket opens at the top.',
-            Checks::of(Folds::library('drinking-cup')->end(), self::words()),
+            Look::ofState(Folds::library('drinking-cup')->end(), self::words()),
         );
         self::assertContains(
-            'The outline is a square standing on its corner.',
-            Checks::of(Folds::library('crane')->steps[6]->after, self::words()),
+            'It is a square standing on its corner.',
+            Look::ofState(Folds::library('crane')->steps[6]->after, self::words()),
         );
     }
 

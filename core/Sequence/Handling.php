@@ -1,0 +1,211 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Sequence;
+
+use Cathedra\Core\Folding\Flaps;
+use Cathedra\Core\Folding\Stacks;
+use Cathedra\Core\Geometry\Isometry;
+use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Polygon;
+use Cathedra\Core\Geometry\Segment;
+
+/**
+ * What hands do in a movement, from the geometry alone: where they take hold, of how many layers, where that place
+ * goes, and along which line the paper bends. Words, dots and arrows all come from here, so that they cannot differ.
+ * The place taken hold of is on the moving paper and travels furthest, whatever the sequence called it; mm in the plane
+ * of the state before.
+ */
+final readonly class Handling
+{
+    /** Of the sheet's shorter side: journeys that differ by less are equally far. */
+    private const AS_FAR = 0.01;
+
+    /** How far inside the moving paper the layers are counted, as a share of the way to the middle of a face. */
+    private const INWARD = 0.02;
+
+    /**
+     * @param  Point  $at  the place taken hold of
+     * @param  Point  $to  where it comes to lie
+     * @param  Segment|null  $edge  the edge or fold taken, where it is one; $at lies on it
+     * @param  Segment|null  $target  the line on which that edge or point is laid, where it is one
+     * @param  Segment|null  $line  the fold line on the moving paper; null where there is no one line
+     * @param  int  $layers  that move, at the place taken hold of
+     * @param  int  $of  layers there in all
+     * @param  int  $flaps  there that could be moved apart: more than one is a choice
+     * @param  bool  $fromTop  whether the layers that move are the uppermost
+     */
+    private function __construct(
+        public Point $at,
+        public Point $to,
+        public ?Segment $edge,
+        public ?Segment $target,
+        public ?Segment $line,
+        public int $layers,
+        public int $of,
+        public int $flaps,
+        public bool $fromTop,
+        public Way $way,
+    ) {
+    }
+
+    /** @return self|null null where no paper moves against other paper: turning, unfolding, cutting */
+    public static function of(Action $action): ?self
+    {
+        $named = $action->crease->grip ?? $action->grip;
+        $journeys = self::journeys($action);
+        if ($named === null || $journeys === [] || $action->cuts !== []) {
+            return null;
+        }
+        $sheet = $action->state->sheet;
+        $far = max(array_map(static fn (Segment $s): float => $s->length(), $journeys));
+        $least = $far - self::AS_FAR * min($sheet->width, $sheet->height);
+        $taken = $action->crease->taken ?? $action->taken;
+        $ends = $taken === null ? [] : [$taken->middle(), $taken->a, $taken->b];
+        $journey = null;
+        foreach ([...$ends, $named] as $place) {
+            $own = self::journeyFrom($action, $place);
+            if ($own !== null && $own->length() >= $least && ($journey?->length() ?? 0.0) < $own->length()) {
+                $journey = $own;
+            }
+        }
+        if ($journey === null) {
+            $taken = null;
+            $furthest = array_filter($journeys, static fn (Segment $s): bool => $s->length() >= $least);
+            usort(
+                $furthest,
+                static fn (Segment $s, Segment $t): int => $s->a->distanceTo($named) <=> $t->a->distanceTo($named),
+            );
+            $journey = $furthest[0];
+        }
+        [$stack, $moving, $flaps] = self::layers($action, $journey);
+
+        return new self(
+            $journey->a,
+            $journey->b,
+            $taken !== null && $taken->passes($journey->a, $action->state->tolerance->sight) ? $taken : null,
+            self::target($action, $journey->b),
+            self::line($action),
+            count($moving),
+            count($stack),
+            $flaps,
+            $moving === [] || $moving[0] === $stack[0],
+            Way::of($journey->a, $journey->b),
+        );
+    }
+
+    /** Whether the paper bends toward the folder, away, or both ways at once. */
+    public static function turn(Action $action): string
+    {
+        $valleys = array_map(static fn (array $fold): bool => $fold['valley'], $action->change->folds ?? []);
+
+        return match (true) {
+            $action->crease !== null => $action->valley ? 'valley' : 'mountain',
+            in_array(true, $valleys, true) && in_array(false, $valleys, true) => 'both',
+            default => in_array(false, $valleys, true) ? 'mountain' : 'valley',
+        };
+    }
+
+    /** @return list<Segment> from where every corner of the moving paper is to where it comes to lie */
+    private static function journeys(Action $action): array
+    {
+        $journeys = [];
+        foreach ($action->moving as $i => $part) {
+            $motion = self::motion($action, $i);
+            foreach ($part->points as $p) {
+                $journeys[] = new Segment($p, $motion->of($p));
+            }
+        }
+
+        return $journeys;
+    }
+
+    /** The line that was named to be reached, where the place taken does reach it. */
+    private static function target(Action $action, Point $landing): ?Segment
+    {
+        $target = $action->crease?->target;
+        $near = $action->state->tolerance->aside;
+
+        return $target !== null && abs($target->straight()->distanceTo($landing)) <= $near ? $target : null;
+    }
+
+    private static function motion(Action $action, int $part): Isometry
+    {
+        return $action->crease === null
+            ? $action->change->motions[$part] ?? Isometry::identity()
+            : Isometry::reflection($action->crease->line);
+    }
+
+    /** The furthest that a place of the moving paper goes; null when nothing that moves lies there. */
+    private static function journeyFrom(Action $action, Point $place): ?Segment
+    {
+        $best = null;
+        foreach ($action->moving as $i => $part) {
+            $journey = new Segment($place, self::motion($action, $i)->of($place));
+            if (
+                $part->contains($place, -$action->state->tolerance->sight) &&
+                $journey->length() > ($best?->length() ?? -1.0)
+            ) {
+                $best = $journey;
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * Only what goes where the hand goes counts; other paper may swing along.
+     *
+     * @return array{list<int>, list<int>, int} faces at the place, those taken, and flaps to choose from
+     */
+    private static function layers(Action $action, Segment $journey): array
+    {
+        $best = [[], [], 1];
+        $sight = $action->state->tolerance->sight;
+        $along = [];
+        foreach ($action->moving as $i => $part) {
+            if (self::motion($action, $i)->of($journey->a)->distanceTo($journey->b) <= $sight) {
+                $along[$i] = $action->faces[$i];
+            }
+        }
+        foreach (array_keys($along) as $i) {
+            if (! $action->moving[$i]->contains($journey->a, -$sight)) {
+                continue;
+            }
+            $probe = $journey->a->toward($action->moving[$i]->centroid(), self::INWARD);
+            $stack = Stacks::facesAt($action->state, $probe);
+            $there = array_filter($along, static fn (int $f, int $k): bool => $action->moving[$k]->contains($probe),
+                ARRAY_FILTER_USE_BOTH);
+            $taken = array_values(array_intersect($stack, $there));
+            if (count($taken) > count($best[1])) {
+                $flaps = $action->crease === null
+                    ? 1
+                    : Flaps::beyond($action->state, $action->crease->line)->reachingCount($probe);
+                $best = [$stack, $taken, $flaps];
+            }
+        }
+
+        return $best;
+    }
+
+    private static function line(Action $action): ?Segment
+    {
+        $sight = $action->state->tolerance->aside;
+        $line = $action->crease->line ?? $action->line;
+        if ($line === null) {
+            return null;
+        }
+        $on = static fn (Point $p): bool => abs($line->distanceTo($p)) < $sight;
+        $points = [];
+        if ($action->crease !== null) {
+            $points = array_merge(...array_map(static fn (Polygon $part): array => $part->points, $action->moving));
+        } else {
+            foreach ($action->change->folds ?? [] as ['at' => $fold]) {
+                $points = $fold->liesOn($line, $sight) ? [...$points, $fold->a, $fold->b] : $points;
+            }
+        }
+
+        return Segment::spanning($line, array_values(array_filter($points, $on)));
+    }
+}

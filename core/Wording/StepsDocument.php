@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Wording;
+
+use Cathedra\Core\Diagram\SceneBuilder;
+use Cathedra\Core\Folding\Anatomy;
+use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Segment;
+use Cathedra\Core\Insight\ModelInsight;
+use Cathedra\Core\Rules\BaseTimes;
+use Cathedra\Core\Rules\Difficulty;
+use Cathedra\Core\Sequence\Action;
+use Cathedra\Core\Sequence\Alignment\Bring;
+use Cathedra\Core\Sequence\FoldedModel;
+use Cathedra\Core\Sequence\FoldKind;
+use Cathedra\Core\Sequence\Handling;
+use Cathedra\Core\Sequence\Landmark\LineRef;
+
+/**
+ * Everything that is said and drawn of a model's steps, with the claims behind it as numbers, so that somebody else can
+ * compare them with the folded states (cathedra:fold). Millimetres, in the frame of the state before the step.
+ */
+final readonly class StepsDocument
+{
+    private function __construct(
+        private FoldedModel $model,
+        private ModelInsight $insight,
+        private BaseTimes $times,
+    ) {
+    }
+
+    /** @return array<string, mixed> for JSON; the keys are described in docs/steps.md */
+    public static function of(FoldedModel $model, Difficulty $scale, BaseTimes $times, Phrasebook $words): array
+    {
+        $insight = ModelInsight::of($model, $scale);
+        $self = new self($model, $insight, $times);
+        $said = Teacher::of($model, $insight, $scale, $words);
+
+        return [
+            'model' => $model->sequence->slug,
+            'side_mm' => round(min($model->start->sheet->width, $model->start->sheet->height), 4),
+            'steps' => array_map($self->step(...), array_keys($said), $said),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function step(int $i, SaidStep $said): array
+    {
+        $step = $this->model->steps[$i];
+        $kind = $step->step->kind;
+        $action = $step->actions[0] ?? null;
+        $hands = $action === null || $kind === FoldKind::Repeat ? null : Handling::of($action);
+        $seconds = $this->times->folds[$kind->value] ?? ['show' => 0.0, 'fold' => 0.0];
+
+        return [
+            'number' => $step->step->number,
+            'fold' => $kind->value,
+            'name' => $said->name,
+            'do' => $said->sentence(),
+            'motions' => $said->do,
+            'look' => $said->look,
+            'because' => $said->because,
+            'stop' => $said->stop,
+            'warn_ahead' => $said->warnAhead,
+            'cautions' => $said->cautions,
+            'note' => $step->step->note,
+            'hard' => in_array($step->step->number, $this->insight->hard, true),
+            'seconds' => ['show' => $seconds['show'], 'fold' => $seconds['fold']],
+            'claims' => $hands === null || $action === null
+                ? ['take' => null, 'to' => null, 'fold_line' => null, 'direction' => null, 'turn' => null]
+                : [
+                    'take' => [
+                        'at' => self::pair($hands->at),
+                        'kind' => $hands->edge !== null ? 'edge' : ($kind === FoldKind::PageTurn ? 'flap' : 'point'),
+                        'layers' => $hands->layers,
+                        'of' => $hands->of,
+                    ],
+                    'to' => $step->step->alignment instanceof Bring &&
+                        $step->step->alignment->to instanceof LineRef &&
+                        $hands->target !== null
+                            ? ['line' => self::ends($hands->target)]
+                            : ['at' => self::pair($hands->to)],
+                    'fold_line' => $hands->line === null ? null : self::ends($hands->line),
+                    'direction' => $said->saysWay ? $hands->way->value : 'place',
+                    'turn' => Handling::turn($action),
+                ],
+            'drawn' => $this->drawn($i, $hands, $action),
+            'state' => $this->state($i, $step->after),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function drawn(int $i, ?Handling $hands, ?Action $action): array
+    {
+        $scene = SceneBuilder::before($this->model->steps[$i]);
+        $arrow = $scene->arrows[0] ?? null;
+        $tinted = array_filter(
+            $scene->items,
+            static fn (array $item): bool => $item['type'] === 'face' && $item['face']['moving'],
+        );
+
+        return [
+            'dots' => array_map(static fn (array $dot): array => self::pair(new Point(...$dot)), $scene->dots),
+            'arrow' => $arrow === null
+                ? null
+                : [self::pair(new Point(...$arrow['from'])), self::pair(new Point(...$arrow['to']))],
+            'fold_line' => $hands?->line === null ? null : self::ends($hands->line),
+            'tinted_share' => $action === null || $action->moving === []
+                ? null
+                : round(min(1.0, count($tinted) / count($action->moving)), 4),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function state(int $i, FoldedState $state): array
+    {
+        $anatomy = Anatomy::of($state);
+        $loose = [];
+        foreach ($anatomy->outline->corners as $corner => $at) {
+            $count = $anatomy->cornerAt($corner)['loose'];
+            if ($count > 1) {
+                $loose[] = ['at' => self::pair($at), 'count' => $count];
+            }
+        }
+        $sides = ['open' => [], 'closed' => [], 'mixed' => []];
+        foreach (array_keys($anatomy->outline->sides()) as $side) {
+            $name = $anatomy->compass->nameOfSide($side);
+            if ($name !== null) {
+                $sides[$anatomy->sideKind($side)][] = $name->value;
+            }
+        }
+
+        return [
+            'shape' => $anatomy->shape()->value,
+            'loose_points' => $loose,
+            'open' => $sides['open'],
+            'closed' => $sides['closed'],
+            'like' => $this->model->steps[$i]->step->like,
+            'form3d' => Look::formAt($this->model, $i) !== null,
+        ];
+    }
+
+    /** @return array{float, float} */
+    private static function pair(Point $p): array
+    {
+        return [round($p->x, 4) + 0.0, round($p->y, 4) + 0.0];
+    }
+
+    /** @return array{array{float, float}, array{float, float}} */
+    private static function ends(Segment $segment): array
+    {
+        return [self::pair($segment->a), self::pair($segment->b)];
+    }
+}

@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Wording;
+
+use Cathedra\Core\Insight\ModelInsight;
+use Cathedra\Core\Rules\Difficulty;
+use Cathedra\Core\Sequence\FoldedModel;
+use Cathedra\Core\Sequence\FoldedStep;
+use Cathedra\Core\Sequence\FoldKind;
+
+/**
+ * Says a whole model: besides what to do, why, where it stops, what is seen afterwards, and that a hard moment comes.
+ * Everything is derived from the geometry and from what later steps use.
+ */
+final readonly class Teacher
+{
+    /** Folds that the paper itself ends: the flap's root or a locked layer holds them. */
+    private const STOPS_ITSELF = [FoldKind::Squash, FoldKind::Petal, FoldKind::Swivel, FoldKind::RabbitEar];
+
+    private function __construct(
+        private FoldedModel $model,
+        private ModelInsight $insight,
+        private Difficulty $scale,
+        private Phrasebook $words,
+    ) {
+    }
+
+    /** @return list<SaidStep> one for each step */
+    public static function of(
+        FoldedModel $model,
+        ModelInsight $insight,
+        Difficulty $scale,
+        Phrasebook $words,
+    ): array {
+        $self = new self($model, $insight, $scale, $words);
+
+        return array_map($self->step(...), array_keys($model->steps));
+    }
+
+    private function step(int $i): SaidStep
+    {
+        $step = $this->model->steps[$i];
+        $text = StepText::of($step, $this->words);
+
+        return new SaidStep(
+            $text->name,
+            $text->motions,
+            Look::of($this->model, $i, $this->words),
+            $this->because($i),
+            $this->stop($i),
+            $this->warnAhead($i),
+            array_values(array_filter([
+                $step->step->kind === FoldKind::Cut ? $this->words->say('teacher', 'scissors') : null,
+                $step->step->caution,
+            ])),
+            $text->saysWay,
+        );
+    }
+
+    private function because(int $i): ?string
+    {
+        $kind = $this->model->steps[$i]->step->kind;
+        $user = $kind === FoldKind::Crease ? $this->userOf($this->model->steps[$i]->step->number) : null;
+
+        return match (true) {
+            $user !== null => $this->words->say('teacher', 'guide', ['step' => $user]),
+            $kind === FoldKind::TurnOver && $this->turnsForCreases($i) => $this->words->say('teacher', 'turn'),
+            $this->isHard($i) => implode(' ', array_slice(Reasons::of(
+                $this->insight->steps[$i],
+                $this->scale,
+                min($this->model->steps[$i]->after->sheet->width, $this->model->steps[$i]->after->sheet->height),
+                $this->words,
+            ), 0, 2)) ?: $this->words->say('teacher', 'hardest'),
+            default => null,
+        };
+    }
+
+    /** The first later step that folds along the creases of this one. */
+    private function userOf(int $number): ?int
+    {
+        foreach ($this->insight->steps as $i => $later) {
+            if (in_array($number, $later->guides, true)) {
+                return $this->model->steps[$i]->step->number;
+            }
+        }
+
+        return null;
+    }
+
+    /** Whether creases made before and after this turn are folded together later: mountains there, valleys here. */
+    private function turnsForCreases(int $turn): bool
+    {
+        $number = $this->model->steps[$turn]->step->number;
+        foreach ($this->insight->steps as $later) {
+            if (
+                $later->guides !== [] &&
+                min($later->guides) < $number &&
+                max($later->guides) > $number &&
+                $later->creases > 1
+            ) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function stop(int $i): ?string
+    {
+        $step = $this->model->steps[$i];
+        $kind = $step->step->kind;
+
+        return match (true) {
+            in_array($kind, self::STOPS_ITSELF, true) => $this->words->say('teacher', 'stops-itself'),
+            $kind === FoldKind::Tuck => $this->words->say('teacher', 'tuck'),
+            $this->endsByEye($step) && $this->insight->steps[$i]->byEye > 0 => $this->words->say('teacher', 'by-eye'),
+            $this->isHard($i) && $kind === FoldKind::Collapse => $this->words->say('teacher', 'collapse'),
+            default => null,
+        };
+    }
+
+    private function endsByEye(FoldedStep $step): bool
+    {
+        return $step->step->kind->isFold() && $step->actions !== [];
+    }
+
+    private function warnAhead(int $i): ?string
+    {
+        $next = $this->model->steps[$i + 1] ?? null;
+
+        return $next === null || ! $this->isHard($i + 1) || $this->isHard($i)
+            ? null
+            : $this->words->say('teacher', 'ahead', ['name' => StepText::of($next, $this->words)->name]);
+    }
+
+    private function isHard(int $i): bool
+    {
+        return in_array($this->model->steps[$i]->step->number, $this->insight->hard, true);
+    }
+}
