@@ -193,13 +193,15 @@ final class SceneBuilder
     }
 
     /**
-     * Faces from the bottom up, each followed by its edges. Faces that overlap in a ring cannot be painted whole in any
-     * order; the sequences that simple folds make have none, and LayerDepth says how a ring is broken.
+     * Faces from the bottom up, each followed by its edges; faces that overlap in a ring are painted piece by piece.
      *
      * @return list<SceneItem>
      */
     private function items(): array
     {
+        if (Woven::is($this->state)) {
+            return Woven::items($this->state);
+        }
         $sorted = array_keys($this->depth);
         usort($sorted, fn (int $i, int $j): int => [$this->depth[$j], $i] <=> [$this->depth[$i], $j]);
         $offsets = $this->offsets();

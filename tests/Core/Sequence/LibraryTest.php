@@ -155,7 +155,7 @@ final class LibraryTest extends TestCase
         // 52.5 mm.
         yield 'oblong box' => [
             'oblong-box',
-            ['width' => 43.5 / 210, 'depth' => 0.5, 'height' => 0.25, 'volume' => (43.5 * 105 * 52.5) / 210 ** 3],
+            ['width' => 148.5 / 210, 'depth' => 0.5, 'height' => 0.25, 'volume' => (148.5 * 105 * 52.5) / 210 ** 3],
         ];
         // Pyramid, a corner of a cube of edge a = s / sqrt 2: height a / sqrt 3, volume a cubed / 6.
         yield 'pyramid' => [
