@@ -90,6 +90,12 @@ final class Folder
             $steps[] = new FoldedStep($step, $before, $this->state, $this->actions, $attached);
         }
 
+        $this->take('');
+        $end = new Setting($this->state, $this->marks, $this->creases, false);
+        foreach ($this->sequence->goals as $goal) {
+            $goal->check($steps, $end);
+        }
+
         return new FoldedModel($this->sequence, $start, $steps);
     }
 

@@ -85,6 +85,7 @@ final readonly class Loader
             $top->texts('decorate'),
             $top->texts('display'),
             $top->someOf('does', Sequence::DOES),
+            GoalReader::all($top, $lines),
         );
         $top->nothingElse();
 

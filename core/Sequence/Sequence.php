@@ -29,6 +29,7 @@ final readonly class Sequence
      * @param  list<string>  $display  hints
      * @param  list<string>  $does  what it can do when it is finished, of DOES; that sets how large and how stiff the
      *     paper must be
+     * @param  list<Goal>  $goals  what makes the end what the name promises
      */
     public function __construct(
         public string $slug,
@@ -48,6 +49,7 @@ final readonly class Sequence
         public array $decorate = [],
         public array $display = [],
         public array $does = [],
+        public array $goals = [],
     ) {
     }
 

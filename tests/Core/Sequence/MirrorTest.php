@@ -30,6 +30,7 @@ final class MirrorTest extends TestCase
     {
         $data = Yaml::parseFile(dirname(__DIR__, 3)."/library/models/$slug.yaml");
         $data['steps'] = self::mirrored($data['steps']);
+        $data['goal'] = self::mirrored($data['goal']);
         $mirror = Folder::fold(Loader::load($slug, Yaml::dump($data, 12)), 150.0);
         $model = Folds::library($slug);
         foreach ($model->steps as $i => $step) {
