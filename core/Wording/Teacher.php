@@ -6,9 +6,12 @@ namespace Cathedra\Core\Wording;
 
 use Cathedra\Core\Insight\ModelInsight;
 use Cathedra\Core\Rules\Difficulty;
+use Cathedra\Core\Sequence\Alignment\Along;
 use Cathedra\Core\Sequence\FoldedModel;
 use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\FoldKind;
+use Cathedra\Core\Sequence\Handling;
+use Cathedra\Core\Sequence\Movement\ReverseMove;
 
 /**
  * Says a whole model: besides what to do, why, where it stops, what is seen afterwards, and that a hard moment comes.
@@ -115,15 +118,21 @@ final readonly class Teacher
         return match (true) {
             in_array($kind, self::STOPS_ITSELF, true) => $this->words->say('teacher', 'stops-itself'),
             $kind === FoldKind::Tuck => $this->words->say('teacher', 'tuck'),
-            $this->endsByEye($step) && $this->insight->steps[$i]->byEye > 0 => $this->words->say('teacher', 'by-eye'),
+            $this->endsByEye($step) => $this->words->say('teacher', 'by-eye'),
             $this->isHard($i) && $kind === FoldKind::Collapse => $this->words->say('teacher', 'collapse'),
             default => null,
         };
     }
 
+    /** Whether the line was chosen by its author and nothing on the paper shows it. */
     private function endsByEye(FoldedStep $step): bool
     {
-        return $step->step->kind->isFold() && $step->actions !== [];
+        $movement = $step->step->movement;
+        $alignment = $movement instanceof ReverseMove ? $movement->alignment : $step->step->alignment;
+        $hands = $alignment instanceof Along ? Handling::of($step->actions[0]) : null;
+
+        return $hands?->line !== null &&
+            (new Places($step->actions[0]->state, $this->words))->line($hands->line) === null;
     }
 
     private function warnAhead(int $i): ?string
@@ -132,7 +141,11 @@ final readonly class Teacher
 
         return $next === null || ! $this->isHard($i + 1) || $this->isHard($i)
             ? null
-            : $this->words->say('teacher', 'ahead', ['name' => StepText::of($next, $this->words)->name]);
+            : $this->words->say(
+                'teacher',
+                $this->insight->steps[$i + 1]->level >= $this->scale->hardFrom ? 'ahead' : 'ahead-hardest',
+                ['name' => StepText::of($next, $this->words)->name],
+            );
     }
 
     private function isHard(int $i): bool

@@ -232,7 +232,7 @@ h1 { font-size: 2.8rem; font-weight: 800; }
   box-shadow: 0 0 0 1.5px var(--ink);
 }
 .why { font-size: 0.92rem; border-left: 4px solid var(--now); padding-left: 8px; }
-.take { margin-top: auto; padding-top: 6px; font-size: 0.85rem; }
+.take { display: flex; gap: 14px; margin-top: auto; padding-top: 6px; font-size: 0.85rem; }
 code { font-size: 0.8rem; }
 .hints { display: grid; grid-template-columns: repeat(auto-fit, minmax(210px, 1fr)); gap: 24px; margin-top: 28px; }
 .hints p { margin-top: 6px; }
