@@ -103,8 +103,11 @@ final readonly class StepText
         $saying = $movement->says($change);
         $hands = Handling::of($action);
         $line = $hands->line ?? ($action->cuts[0] ?? null);
+        $edge = $action->taken === null ? null : $places->line($action->taken);
         $with = $saying->with + [
             'what' => $hands === null ? '' : self::taken($hands, $places, $words),
+            'at' => $hands === null ? '' : ($places->grip($hands->at) ?? $words->say('points', 'place')),
+            'edge' => $edge === null ? '' : ", $edge,",
             'to' => $hands === null ? '' : $places->point($hands->to),
             'line' => self::lineOr($line, $places, $words, $action->cuts === [] ? 'line' : 'drawn'),
         ];

@@ -8,11 +8,10 @@ namespace Cathedra\Core\Sequence\Movement;
 final readonly class Saying
 {
     /**
-     * @param  bool  $takesAnEdge  an edge is taken hold of, not the point at the grip
      * @param  list<string>  $more  keys of sentences said after the first
      * @param  array<string, string>  $with  values for them
      */
-    public function __construct(public bool $takesAnEdge = false, public array $more = [], public array $with = [])
+    public function __construct(public array $more = [], public array $with = [])
     {
     }
 }

@@ -46,7 +46,7 @@ final readonly class SquashMove implements Movement
 
     public function says(Change $change): Saying
     {
-        return new Saying(takesAnEdge: true);
+        return new Saying();
     }
 
     public function arrow(): ?string
