@@ -33,6 +33,8 @@ use OpenApi\Attributes as OA;
                     properties: [
                         new OA\Property(property: 'style', type: 'string'),
                         new OA\Property(property: 'path', description: 'SVG path data', type: 'string'),
+                        new OA\Property(property: 'at', ref: '#/components/schemas/Pair'),
+                        new OA\Property(property: 'text', description: 'written there', type: 'string'),
                     ],
                     type: 'object',
                 ),

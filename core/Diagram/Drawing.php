@@ -12,7 +12,7 @@ namespace Cathedra\Core\Diagram;
  * @phpstan-import-type Pair from Scene
  * @phpstan-import-type SceneArrow from Scene
  *
- * @phpstan-type Mark array{style: string, path: string}
+ * @phpstan-type Mark array{style: string, path: string, at?: Pair, text?: string}
  */
 final class Drawing
 {
@@ -25,6 +25,9 @@ final class Drawing
     private const SHORT_WAY = 16.0;
 
     private const DOT = 1.3;
+
+    /** Radius of the disc behind a number or letter. */
+    private const LABEL = 2.2;
 
     /** The ring at the start of a pull, where fingers take hold. */
     private const RING = 1.8;
@@ -80,6 +83,16 @@ final class Drawing
             [$path, $tip] = Sign::drawn($sign, $place, self::SIGN['scale']);
             $self->mark('sign', $path);
             $self->mark('sign-tip', $tip);
+        }
+
+        foreach ($scene->labels as $label) {
+            [$x, $y] = $self->at($label['at']);
+            $self->marks[] = [
+                'style' => 'label',
+                'path' => self::circle([$x, $y], self::LABEL),
+                'at' => [round($x, 2), round($y, 2)],
+                'text' => $label['text'],
+            ];
         }
 
         return $self;

@@ -25,6 +25,7 @@ final readonly class Scene
      * @param  list<SceneArrow>  $arrows
      * @param  list<Pair>  $dots  landmarks that are being matched
      * @param  list<string>  $signs  turn-over, rotate-clockwise, rotate-counterclockwise, repeat-behind, unfold
+     * @param  list<array{at: Pair, text: string}>  $labels  numbers and letters
      */
     public function __construct(
         public array $frame,
@@ -33,6 +34,7 @@ final readonly class Scene
         public array $arrows,
         public array $dots,
         public array $signs,
+        public array $labels = [],
     ) {
     }
 

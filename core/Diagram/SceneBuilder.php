@@ -11,6 +11,7 @@ use Cathedra\Core\Sequence\Action;
 use Cathedra\Core\Sequence\FoldedModel;
 use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\FoldKind;
+use Cathedra\Core\Sequence\Landmark\Nameable;
 
 /**
  * Makes the scene of a state, alone or with the coming step drawn on it. Layers are fanned: every vertex is moved a
@@ -47,6 +48,25 @@ final class SceneBuilder
     public static function ofState(FoldedState $state): Scene
     {
         return (new self($state))->scene([], []);
+    }
+
+    /**
+     * The state with numbers at its landmarks; those of one place stand together.
+     *
+     * @param  list<Nameable>  $landmarks
+     */
+    public static function labelled(FoldedState $state, array $landmarks): Scene
+    {
+        $plain = self::ofState($state);
+        $labels = [];
+        foreach ($landmarks as $landmark) {
+            $at = $landmark->place();
+            $key = sprintf('%.1f %.1f', $at->x, $at->y);
+            $labels[$key] ??= ['at' => [$at->x, $at->y], 'text' => ''];
+            $labels[$key]['text'] .= ($labels[$key]['text'] === '' ? '' : '/').$landmark->number;
+        }
+
+        return new Scene($plain->frame, $plain->items, [], [], [], [], array_values($labels));
     }
 
     /** The finished model with the parts that were attached. */

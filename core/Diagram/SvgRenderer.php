@@ -28,7 +28,8 @@ final readonly class SvgRenderer
         $inks = self::INKS + ['front' => $front, 'back' => $back];
         $body = '';
         foreach ($drawing->marks() as $mark) {
-            $body .= self::mark(self::styles()[$mark['style']], $mark['path'], $inks);
+            $style = self::styles()[$mark['style']];
+            $body .= self::mark($style, $mark['path'], $inks).self::text($style, $mark);
         }
 
         return sprintf(
@@ -42,8 +43,8 @@ final readonly class SvgRenderer
     }
 
     /**
-     * @param  array{fill?: string, opacity?: float, passes: list<array{ink: string, width: float,
-     *     dash?: list<float>}>}  $style
+     * @param  array{fill?: string, opacity?: float, text?: float, passes: list<array{ink: string,
+     *     width: float, dash?: list<float>}>}  $style
      * @param  array<string, string>  $inks
      */
     private static function mark(array $style, string $path, array $inks): string
@@ -70,8 +71,27 @@ final readonly class SvgRenderer
     }
 
     /**
-     * @return array<string, array{fill?: string, opacity?: float, passes: list<array{ink: string, width: float,
-     *     dash?: list<float>}>}> by name; the browser prints by the same file
+     * @param  array{text?: float}  $style  text: height of the letters in units of the box
+     * @param  array{at?: array{float, float}, text?: string}  $mark
+     */
+    private static function text(array $style, array $mark): string
+    {
+        return ! isset($style['text'], $mark['at'], $mark['text'])
+            ? ''
+            : sprintf(
+                '<text x="%s" y="%s" font-size="%s" fill="%s" text-anchor="middle" '
+                    .'dominant-baseline="central">%s</text>',
+                Drawing::number($mark['at'][0]),
+                Drawing::number($mark['at'][1]),
+                $style['text'],
+                self::INKS['ink'],
+                htmlspecialchars($mark['text'], ENT_XML1),
+            );
+    }
+
+    /**
+     * @return array<string, array{fill?: string, opacity?: float, text?: float, passes: list<array{ink: string,
+     *     width: float, dash?: list<float>}>}> by name; the browser prints by the same file
      */
     private static function styles(): array
     {

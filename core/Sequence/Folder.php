@@ -63,33 +63,34 @@ final class Folder
         return (new self($sequence, $sequence->sheet($shortSide), $shortSide))->run();
     }
 
+    /**
+     * What stands before a step: the state and everything named so far. Later steps need not be right yet.
+     *
+     * @param  int  $number  of the step; one more than there are: the end
+     *
+     * @throws BadSequence when an earlier step cannot be done
+     */
+    public static function settingBefore(Sequence $sequence, int $number, float $shortSide = 150.0): Setting
+    {
+        $self = new self($sequence, $sequence->sheet($shortSide), $shortSide);
+        foreach ($sequence->steps as $step) {
+            if ($step->number >= $number) {
+                $self->take($step->part ?? '');
+                break;
+            }
+            $self->step($step);
+        }
+
+        return new Setting($self->state, $self->marks, $self->creases, false);
+    }
+
     private function run(): FoldedModel
     {
         $start = $this->state;
         $steps = [];
         foreach ($this->sequence->steps as $step) {
-            $this->actions = [];
-            $this->sides = [];
-            try {
-                $this->take($step->part ?? '');
-                $before = $this->state;
-                $this->do($step, false);
-                $this->remember($step, $before);
-                $attached = $step->attach === null ? null : $this->attached($step->attach);
-            } catch (CathedraException $e) {
-                throw $e instanceof BadSequence
-                    ? $e
-                    : new BadSequence(
-                        $step->line,
-                        $step->number,
-                        $e->getMessage(),
-                        $e instanceof CannotFold ? $e->place : null,
-                        $e,
-                    );
-            }
-            $steps[] = new FoldedStep($step, $before, $this->state, $this->actions, $attached);
+            $steps[] = $this->step($step);
         }
-
         $this->take('');
         $end = new Setting($this->state, $this->marks, $this->creases, false);
         foreach ($this->sequence->goals as $goal) {
@@ -97,6 +98,32 @@ final class Folder
         }
 
         return new FoldedModel($this->sequence, $start, $steps);
+    }
+
+    /** @throws BadSequence naming the line, the step and what stands in the way */
+    private function step(Step $step): FoldedStep
+    {
+        $this->actions = [];
+        $this->sides = [];
+        try {
+            $this->take($step->part ?? '');
+            $before = $this->state;
+            $this->do($step, false);
+            $this->remember($step, $before);
+            $attached = $step->attach === null ? null : $this->attached($step->attach);
+        } catch (CathedraException $e) {
+            throw $e instanceof BadSequence
+                ? $e
+                : new BadSequence(
+                    $step->line,
+                    $step->number,
+                    $e->getMessage(),
+                    $e instanceof CannotFold ? $e->place : null,
+                    $e,
+                );
+        }
+
+        return new FoldedStep($step, $before, $this->state, $this->actions, $attached);
     }
 
     /** Puts the piece at work aside and takes up another; a part begins with its flat sheet. */

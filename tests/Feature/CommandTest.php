@@ -50,6 +50,45 @@ final class CommandTest extends TestCase
         self::assertSame(1, $this->artisan(['cathedra:fold', 'helmet', '--side=3000'])->getExitCode());
     }
 
+    public function testStepsPrintsWhatIsSaidWithItsClaims(): void
+    {
+        $run = $this->artisan(['cathedra:steps', 'crane', '--route=base=squash']);
+        self::assertSame([0, ''], [$run->getExitCode(), $run->getErrorOutput()]);
+        $document = json_decode($run->getOutput(), true, 512, JSON_THROW_ON_ERROR);
+        self::assertSame(['crane', 150], [$document['model'], (int) $document['side_mm']]);
+        self::assertCount(21, $document['steps'], 'the other way has four more');
+        self::assertEqualsWithDelta([0, 0], $document['steps'][0]['claims']['take']['at'], 0.001);
+        self::assertSame(1, $this->artisan(['cathedra:steps', 'crane', '--route=base=none'])->getExitCode());
+        $none = $this->artisan(['cathedra:steps', 'no-such-model']);
+        self::assertSame([1, ''], [$none->getExitCode(), $none->getOutput()]);
+        self::assertStringStartsWith('cathedra: There is no model "no-such-model"', $none->getErrorOutput());
+        self::assertStringContainsString(
+            'must be a number',
+            $this->artisan(['cathedra:steps', 'crane', '--side=wide'])->getErrorOutput(),
+        );
+    }
+
+    public function testLandmarksAreListedAndDrawn(): void
+    {
+        $picture = tempnam(sys_get_temp_dir(), 'marks');
+        $run = $this->artisan(['cathedra:landmarks', 'crane', '--step=10', "--picture=$picture"]);
+        self::assertSame([0, ''], [$run->getExitCode(), $run->getErrorOutput()]);
+        self::assertMatchesRegularExpression('/^ +14  mark heart +\(37\.5, 59\.5\)$/m', $run->getOutput());
+        self::assertStringContainsString('crease hinge', $run->getOutput());
+        self::assertStringContainsString('<text ', (string) file_get_contents((string) $picture));
+        unlink((string) $picture);
+        foreach (['--step=0', '--step=99', '--step=five'] as $step) {
+            $refused = $this->artisan(['cathedra:landmarks', 'crane', $step]);
+            self::assertSame(
+                [1, "cathedra: Say before which step (--step), a number from 1 to 18.\n"],
+                [$refused->getExitCode(), $refused->getErrorOutput()],
+            );
+        }
+        $nowhere = $this->artisan(['cathedra:landmarks', 'crane', '--step=2', '--picture=/no/such/folder/x.svg']);
+        self::assertSame(1, $nowhere->getExitCode());
+        self::assertStringContainsString('cannot be written', $nowhere->getErrorOutput());
+    }
+
     public function testAPatternIsFoldedToo(): void
     {
         $run = $this->artisan(['cathedra:fold', 'tests/fixtures/bird-base.fold']);

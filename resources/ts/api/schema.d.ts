@@ -1310,6 +1310,9 @@ export interface components {
                 style: string;
                 /** @description SVG path data */
                 path: string;
+                at?: components["schemas"]["Pair"];
+                /** @description written there */
+                text?: string;
             }[];
         };
         Problem: {

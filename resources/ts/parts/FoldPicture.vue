@@ -12,6 +12,7 @@ const props = withDefaults(defineProps<{ drawing: Drawing; title: string; front?
 interface Style {
   fill?: string
   opacity?: number
+  text?: number
   passes: { ink: string; width: number; dash?: number[] }[]
 }
 const styles: Record<string, Style | undefined> = table
@@ -22,6 +23,7 @@ const inks = computed<Record<string, string>>(() => ({
   front: props.front,
   back: props.back,
 }))
+const labels = computed(() => props.drawing.marks.filter((mark) => mark.text !== undefined))
 const box = computed(() => `0 0 ${props.drawing.width} ${props.drawing.height}`)
 
 /** Every path of the picture in the order of painting: the fill of a mark, then its strokes. */
@@ -44,6 +46,17 @@ const paths = computed(() =>
 <template>
   <svg :viewBox="box" role="img" :aria-label="title" class="fold" fill="none" stroke-linecap="round">
     <path v-for="(path, i) in paths" :key="i" v-bind="path" />
+    <text
+      v-for="label in labels"
+      :key="label.text"
+      :x="label.at?.[0]"
+      :y="label.at?.[1]"
+      :font-size="styles.label?.text"
+      :fill="inks.ink"
+      text-anchor="middle"
+      dominant-baseline="central">
+      {{ label.text }}
+    </text>
   </svg>
 </template>
 

@@ -11,6 +11,8 @@ use Cathedra\Core\Diagram\Scene;
 use Cathedra\Core\Diagram\SceneBuilder;
 use Cathedra\Core\Diagram\Sign;
 use Cathedra\Core\Diagram\SvgRenderer;
+use Cathedra\Core\Sequence\Folder;
+use Cathedra\Core\Sequence\Landmark\Nameable;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Folds;
@@ -130,7 +132,12 @@ final class DrawingTest extends TestCase
         $used = [];
         foreach (['crane', 'cat', 'square-box', 'dragonfly', 'fan', 'envelope', 'tulip'] as $slug) {
             $model = Folds::library($slug);
-            $scenes = [PatternScene::of($model->end()), SceneBuilder::ofModel($model)];
+            $numbered = Nameable::all(Folder::settingBefore($model->sequence, 2));
+            $scenes = [
+                PatternScene::of($model->end()),
+                SceneBuilder::ofModel($model),
+                SceneBuilder::labelled($model->steps[1]->before, $numbered),
+            ];
             foreach ($model->steps as $step) {
                 array_push($scenes, SceneBuilder::before($step), SceneBuilder::after($step), Halfway::of($step));
             }

@@ -31,8 +31,8 @@ final class SentencesTest extends TestCase
         yield 'cut' => ['dragonfly', 14, 'Cut with scissors along'];
         yield 'attach' => ['tulip', 11, 'Tuck the stem in at'];
         yield 'inflate' => ['waterbomb', 13, 'Hold the loose points apart and blow'];
-        yield 'squash' => ['lily', 8, 'Lift the top flap upright and open it. Bring its folded edge, the top right edge,'];
-        yield 'petal at a point without a name' => ['lily', 17, 'Lift the top layer at the dot and fold it back along'];
+        yield 'squash' => ['lily', 8, 'Lift the top flap upright and open it. Bring its folded edge, the top right'];
+        yield 'petal at a nameless point' => ['lily', 17, 'Lift the top layer at the dot and fold it back'];
         yield 'kite' => ['swan', 3, 'Bring the bottom left edge to the upright middle line.'];
         yield 'page' => ['lily', 11, 'Turn the flap at the dot over along the upright middle line, like the page'];
         yield 'tuck behind' => ['bookmark', 5, 'Fold the bottom corner behind along the dashed line and push it'];
