@@ -6,10 +6,12 @@ namespace Cathedra\Core\Diagram;
 
 use Cathedra\Core\Folding\Edge;
 use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Folding\Stacks;
 use Cathedra\Core\Geometry\Box;
 use Cathedra\Core\Geometry\Isometry;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Sequence\FoldedStep;
+use Cathedra\Core\Sequence\FoldKind;
 
 /**
  * A sketch of a fold of several creases while it is being done: every corner that moves is shown at the top of the half
@@ -24,6 +26,11 @@ final readonly class Halfway
     /** What a mm toward the folder looks like, in mm of the picture: up and a little to the right. */
     private const RAISED = [0.25, 0.55];
 
+    /** How far inside a face its tip is looked at, as a share of the way to its middle. */
+    private const INWARD = 0.1;
+
+    private const STAYS_OUTSIDE = [FoldKind::InsideReverse, FoldKind::OutsideReverse, FoldKind::Crimp];
+
     /** @return Scene|null null where there is nothing half-way to see: steps of one crease, and repetitions */
     public static function of(FoldedStep $step): ?Scene
     {
@@ -33,7 +40,7 @@ final readonly class Halfway
         $after = $step->after;
         $faces = [];
         foreach (array_keys($after->pattern->faces) as $face) {
-            $faces[] = self::face($face, $step->before, $after);
+            $faces[] = self::face($face, $step);
         }
         usort(
             $faces,
@@ -59,8 +66,9 @@ final readonly class Halfway
     }
 
     /** @return array{height: float, depth: int, points: list<Pair>, items: list<SceneItem>} */
-    private static function face(int $face, FoldedState $before, FoldedState $after): array
+    private static function face(int $face, FoldedStep $step): array
     {
+        [$before, $after] = [$step->before, $step->after];
         $parent =
             $before->pattern->faceAt($after->pattern->polygon($face)->centroid(), $before->tolerance->length) ?? 0;
         $points = [];
@@ -71,7 +79,7 @@ final readonly class Halfway
             $points[] = $p;
             $height = max($height, $h);
         }
-        $side = self::area($points) >= 0 ? 'front' : 'back';
+        $side = self::showsFront($face, $parent, $step, $points) ? 'front' : 'back';
         $depth = self::depth($before)[$parent];
         $items = [
             ['type' => 'face', 'face' => ['points' => $points, 'side' => $side, 'moving' => false, 'depth' => $depth]],
@@ -89,6 +97,32 @@ final readonly class Halfway
         }
 
         return ['height' => $height, 'depth' => $depth, 'points' => $points, 'items' => $items];
+    }
+
+    /**
+     * Which side of a face is seen on the way. In reverse folds and crimps the outside of a point stays outside: what
+     * is seen of it when it is done is seen on the way; otherwise the sketch itself shows which side comes up.
+     *
+     * @param  list<Pair>  $points  in the picture
+     */
+    private static function showsFront(int $face, int $parent, FoldedStep $step, array $points): bool
+    {
+        if (! in_array($step->step->kind, self::STAYS_OUTSIDE, true)) {
+            return self::area($points) >= 0;
+        }
+        $after = $step->after;
+        [$was, $is] = [$step->before->placements[$parent], $after->placements[$face]];
+        if ($was->equals($is, $after->tolerance, $after->sheet->diagonal())) {
+            return $after->frontUp[$face];
+        }
+        $onSheet = $after->pattern->polygon($face);
+        $corners = $onSheet->points;
+        $travel = static fn (Point $p): float => $was->of($p)->distanceTo($is->of($p));
+        usort($corners, static fn (Point $p, Point $q): int => $travel($q) <=> $travel($p));
+        $tip = $corners[0];
+        $place = $after->placements[$face]->of($tip->toward($onSheet->centroid(), self::INWARD));
+
+        return $after->frontUp[Stacks::facesAt($after, $place)[0] ?? $face];
     }
 
     /** @return array{Pair, float} the place in the picture, and mm above the table */

@@ -8,6 +8,7 @@ use Cathedra\Core\Diagram\Halfway;
 use Cathedra\Core\Diagram\PatternScene;
 use Cathedra\Core\Diagram\SceneBuilder;
 use Cathedra\Core\Diagram\SvgRenderer;
+use Cathedra\Core\Folding\Anatomy;
 use Cathedra\Core\Folding\Edge;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Folds;
@@ -92,6 +93,29 @@ final class PicturesTest extends TestCase
             self::assertNotSame([], $valleys);
             self::assertLessThan(count($scene->folds), count($valleys));
         }
+    }
+
+    /** What is coloured before and after is coloured on the way: a neck that is reversed is never white. */
+    public function testHalfWaySketchesShowTheSideThatIsSeen(): void
+    {
+        foreach ([['crane', 14], ['crane', 15], ['crane', 16], ['seal', 9]] as [$slug, $step]) {
+            $folded = Folds::library($slug)->steps[$step - 1];
+            self::assertSame([1.0, 1.0], [
+                round(Anatomy::of($folded->before)->frontShare(), 2),
+                round(Anatomy::of($folded->after)->frontShare(), 2),
+            ], "$slug step $step is coloured all over before and after");
+            $scene = Halfway::of($folded);
+            $faces = array_filter($scene->items ?? [], static fn (array $item): bool => isset($item['face']));
+            $last = array_slice(array_values($faces), -3);
+            self::assertSame(
+                ['front', 'front', 'front'],
+                array_map(static fn (array $item): string => $item['face']['side'] ?? '', $last),
+                "the uppermost faces of $slug step $step",
+            );
+        }
+        $hen = Halfway::of(Folds::library('hen')->steps[3]);
+        $sides = array_column(array_column($hen->items ?? [], 'face'), 'side');
+        self::assertContains('back', $sides, 'and what ends white is white on the way');
     }
 
     public function testOpeningOutIsAPullToBothSides(): void
