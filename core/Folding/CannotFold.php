@@ -22,6 +22,12 @@ final class CannotFold extends CathedraException
         return new self($reason, $place);
     }
 
+    /** The same, of the second half of a step that is done on both sides. */
+    public static function onTheOtherHalf(self $first): self
+    {
+        return new self('The first half can be done, but not the second (also): '.$first->getMessage(), $first->place);
+    }
+
     public static function nothingBeyond(): self
     {
         return new self(
@@ -48,7 +54,8 @@ final class CannotFold extends CathedraException
     public static function covered(Point $place): self
     {
         return new self(
-            'Other layers lie over the part that should move. Choose the outermost layers, or all of them.',
+            'Other layers lie over the part that should move. Choose more layers, so that those over it move along, or '
+                .'all of them.',
             $place,
         );
     }

@@ -24,7 +24,9 @@ final readonly class Compass
         $found = $this->furthest($direction);
         if (count($found) > 1) {
             throw CannotFold::because(
-                "Two corners lie equally far to the {$direction->value}; name one of the corners beside it.",
+                "Two corners lie equally far to the {$direction->value}: ".
+                    self::numbered(array_map(fn (int $i): Point => $this->outline->corners[$i], $found)).
+                    '. Name one of them by another direction, or turn the paper first.',
                 $this->outline->corners[$found[0]],
             );
         }
@@ -42,7 +44,12 @@ final readonly class Compass
             throw CannotFold::because(
                 $found === []
                     ? "No edge faces the {$direction->value}."
-                    : "Two edges face the {$direction->value} equally; say which of them.",
+                    : "Two edges face the {$direction->value} equally: ".
+                        self::numbered(array_map(
+                            fn (int $i): Point => $this->outline->sides()[$i]->middle(),
+                            $found,
+                        )).
+                        ' (their middles). Name one of them by its ends: line POINT to POINT.',
             );
         }
 
@@ -69,6 +76,17 @@ final readonly class Compass
         }
 
         return null;
+    }
+
+    /** @param  list<Point>  $places */
+    private static function numbered(array $places): string
+    {
+        $texts = [];
+        foreach ($places as $i => $p) {
+            $texts[] = sprintf('%d at (%.1f, %.1f)', $i + 1, $p->x, $p->y);
+        }
+
+        return implode(', ', $texts);
     }
 
     /** @return list<int> */

@@ -197,11 +197,17 @@ final class Folder
             $this->sides[$step->name] = NewCreases::between($before, $this->state);
         }
         [$first, $before] = [$before, $this->state];
-        match ($step->also) {
-            'mirrored' => $this->once($step, ! $mirrored, false, $first),
-            'opposite' => $this->once($step, $mirrored, false, $first, true),
-            default => $this->behind(fn () => $this->once($step, ! $mirrored, true, self::behindOf($first, $before))),
-        };
+        try {
+            match ($step->also) {
+                'mirrored' => $this->once($step, ! $mirrored, false, $first),
+                'opposite' => $this->once($step, $mirrored, false, $first, true),
+                default => $this->behind(
+                    fn () => $this->once($step, ! $mirrored, true, self::behindOf($first, $before)),
+                ),
+            };
+        } catch (CannotFold $e) {
+            throw CannotFold::onTheOtherHalf($e);
+        }
         $this->bothSidesDiffer();
         if ($step->name !== null) {
             $this->sides["{$step->name}-other"] = NewCreases::between($before, $this->state);
