@@ -165,6 +165,17 @@ final class InsightTest extends TestCase
         self::assertNull(Narrowest::flap(Folds::steps("  - {fold: rotate, by: 45}\n")->end()));
     }
 
+    public function testWhereNothingBendsThereAreNoCreasesAndNoLayers(): void
+    {
+        $turned = self::of(
+            Folds::steps("  - {fold: turn-over}\n  - {fold: valley, bring: edge left, to: edge right}\n"),
+        );
+        $first = $turned->steps[0];
+
+        self::assertSame([0, 0, null], [$first->creases, $first->layers, $first->shortest]);
+        self::assertSame([1, 1], [$turned->steps[1]->creases, $turned->steps[1]->layers]);
+    }
+
     private static function of(FoldedModel $model): ModelInsight
     {
         $weights = [
