@@ -18,12 +18,12 @@ final class MeasureTest extends TestCase
             '/api/lessons',
             $this->lessonInput($group, ['model' => 'oblong-box', 'stock_id' => $stock->id]),
         )->json('card.id');
-        // From A4: 43.5 * 105 * 52.5 mm, 239.8 ml.
+        // From A4, the floor is half the sheet each way: 148.5 * 105 * 52.5 mm, 818.6 ml.
         $measures = $this->getJson("/api/lessons/$id/measures")
             ->assertOk()
             ->json();
-        self::assertEqualsWithDelta([43.5, 105.0, 52.5], array_column($measures['predicted'], 'mm'), 0.051);
-        self::assertEqualsWithDelta(239.8, $measures['volume_ml'], 0.2);
+        self::assertEqualsWithDelta([148.5, 105.0, 52.5], array_column($measures['predicted'], 'mm'), 0.051);
+        self::assertEqualsWithDelta(818.6, $measures['volume_ml'], 0.2);
         [$ada, $bram] = $group->learners->pluck('id')->all();
         $read = fn (int $learner, string $value, string $unit = 'mm') => $this->putJson("/api/lessons/$id/readings", [
             'learner' => $learner,

@@ -18,9 +18,9 @@ final class ShelfTest extends TestCase
         sort($sorted);
         self::assertSame($sorted, $levels);
         $box = array_values(array_filter($models, static fn (array $m): bool => $m['slug'] === 'oblong-box'))[0];
-        // A4: 210 * 0.207143 = 43.5 mm wide, 105 long, 52.5 high.
+        // A4: 210 * 0.707143 = 148.5 mm wide, 105 long, 52.5 high.
         self::assertEqualsWithDelta(
-            [43.5 / 210, 0.5, 0.25],
+            [148.5 / 210, 0.5, 0.25],
             [$box['measures']['width'], $box['measures']['depth'], $box['measures']['height']],
             1e-5,
         );

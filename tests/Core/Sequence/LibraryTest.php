@@ -151,7 +151,7 @@ final class LibraryTest extends TestCase
             'square-box',
             ['width' => 0.353553, 'depth' => 0.353553, 'height' => 0.176777, 'volume' => 0.353553 ** 2 * 0.176777],
         ];
-        // Oblong box from s * s sqrt 2 (A sizes: 297 / 210 = 1.414286): (w - h) / 2 by h / 2 by h / 4. A4: 43.5 * 105 *
+        // Oblong box from s * s sqrt 2 (A sizes: 297 / 210 = 1.414286): w / 2 by h / 2 by h / 4. A4: 148.5 * 105 *
         // 52.5 mm.
         yield 'oblong box' => [
             'oblong-box',
