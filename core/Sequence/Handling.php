@@ -191,18 +191,18 @@ final readonly class Handling
 
     private static function line(Action $action): ?Segment
     {
-        $sight = $action->state->tolerance->aside;
+        $near = $action->state->tolerance->aside;
         $line = $action->crease->line ?? $action->line;
         if ($line === null) {
             return null;
         }
-        $on = static fn (Point $p): bool => abs($line->distanceTo($p)) < $sight;
+        $on = static fn (Point $p): bool => abs($line->distanceTo($p)) < $near;
         $points = [];
         if ($action->crease !== null) {
             $points = array_merge(...array_map(static fn (Polygon $part): array => $part->points, $action->moving));
         } else {
             foreach ($action->change->folds ?? [] as ['at' => $fold]) {
-                $points = $fold->liesOn($line, $sight) ? [...$points, $fold->a, $fold->b] : $points;
+                $points = $fold->liesOn($line, $near) ? [...$points, $fold->a, $fold->b] : $points;
             }
         }
 

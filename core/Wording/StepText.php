@@ -139,7 +139,7 @@ final readonly class StepText
         if ($alignment instanceof Strip) {
             return $words->say('steps', ($alignment->byFinger ? 'strip-finger' : 'strip').$away, [
                 'width' => round($alignment->width($action->state->sheet)).' mm',
-                'line' => $hands->edge === null ? $with['what'] : $with['what'],
+                'line' => $with['what'],
             ]);
         }
         $saysWay = $to === null && $hands->way !== Way::Place && $action->valley;

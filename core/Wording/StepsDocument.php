@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Wording;
 
+use Cathedra\Core\Diagram\Scene;
 use Cathedra\Core\Diagram\SceneBuilder;
 use Cathedra\Core\Folding\Anatomy;
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Polygon;
 use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Insight\ModelInsight;
 use Cathedra\Core\Rules\BaseTimes;
@@ -97,10 +99,6 @@ final readonly class StepsDocument
     {
         $scene = SceneBuilder::before($this->model->steps[$i]);
         $arrow = $scene->arrows[0] ?? null;
-        $tinted = array_filter(
-            $scene->items,
-            static fn (array $item): bool => $item['type'] === 'face' && $item['face']['moving'],
-        );
 
         return [
             'dots' => array_map(static fn (array $dot): array => self::pair(new Point(...$dot)), $scene->dots),
@@ -108,10 +106,28 @@ final readonly class StepsDocument
                 ? null
                 : [self::pair(new Point(...$arrow['from'])), self::pair(new Point(...$arrow['to']))],
             'fold_line' => $hands?->line === null ? null : self::ends($hands->line),
-            'tinted_share' => $action === null || $action->moving === []
-                ? null
-                : round(min(1.0, count($tinted) / count($action->moving)), 4),
+            'tinted_share' => $action === null ? null : self::tintedShare($scene, $action),
         ];
+    }
+
+    /** How much of the moving paper's area lies under the tint of the picture; null where nothing moves. */
+    private static function tintedShare(Scene $scene, Action $action): ?float
+    {
+        $tints = [];
+        foreach ($scene->items as $item) {
+            if ($item['type'] === 'face' && $item['face']['moving']) {
+                $points = array_map(static fn (array $p): Point => new Point(...$p), $item['face']['points']);
+                $tints[] = Polygon::of($points);
+            }
+        }
+        [$covered, $all] = [0.0, 0.0];
+        foreach ($action->moving as $part) {
+            $shares = array_map(static fn (Polygon $tint): float => $tint->intersection($part)->area(), $tints);
+            $covered += max([0.0, ...$shares]);
+            $all += $part->area();
+        }
+
+        return $all > 0 ? round($covered / $all, 4) : null;
     }
 
     /** @return array<string, mixed> */

@@ -11,6 +11,7 @@ use Cathedra\Core\Rules\FoldTable;
 use Cathedra\Core\Rules\Method;
 use Cathedra\Core\Rules\PaperRules;
 use Cathedra\Core\Rules\TeachingRules;
+use Illuminate\Support\Arr;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Yaml\Yaml;
@@ -95,19 +96,7 @@ final class RulesTest extends TestCase
     public function testWhatIsMissingOrNoNumberIsNamed(string $place): void
     {
         foreach ([null, 'much', -1, 1e9] as $wrong) {
-            $data = self::paper();
-            $at = &$data;
-            $keys = explode('.', $place);
-            $last = array_pop($keys);
-            foreach ($keys as $key) {
-                $at = &$at[$key];
-            }
-            if ($wrong === null) {
-                unset($at[$last]);
-            } else {
-                $at[$last] = $wrong;
-            }
-            unset($at);
+            $data = self::with(self::paper(), $place, $wrong);
             if (str_starts_with($place, 'cautions') && is_string($wrong)) {
                 continue; // any words are a caution
             }
@@ -167,20 +156,9 @@ final class RulesTest extends TestCase
             return [$folds, $times, Difficulty::fromArray($data['difficulty'], $folds)];
         };
         self::assertCount(3, $read(), 'as shipped they can be read');
-        $at = &$data[$file];
-        $keys = explode('.', $place);
-        $last = array_pop($keys);
-        foreach ($keys as $key) {
-            $at = &$at[$key];
-        }
-        if ($wrong === null) {
-            unset($at[$last]);
-        } else {
-            $at[$last] = $wrong;
-        }
-        unset($at);
+        $data[$file] = self::with($data[$file], $place, $wrong);
         $this->expectException(BadRules::class);
-        $this->expectExceptionMessageMatches("#^library/$file.yaml: .*".preg_quote($keys[0] ?? $last, '#').'#');
+        $this->expectExceptionMessageMatches("#^library/$file.yaml: .*".preg_quote(explode('.', $place)[0], '#').'#');
         $read();
     }
 
@@ -249,5 +227,22 @@ final class RulesTest extends TestCase
     private static function paper(): array
     {
         return Yaml::parseFile(self::LIBRARY.'/paper-rules.yaml');
+    }
+
+    /**
+     * The data with one place changed, or taken away (null).
+     *
+     * @param  array<string, mixed>  $data
+     * @return array<string, mixed>
+     */
+    private static function with(array $data, string $place, mixed $value): array
+    {
+        if ($value === null) {
+            Arr::forget($data, $place);
+        } else {
+            Arr::set($data, $place, $value);
+        }
+
+        return $data;
     }
 }
