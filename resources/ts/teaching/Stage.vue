@@ -91,6 +91,9 @@ onKeyStroke((event) => {
     act()
   }
 })
+
+/** Letters; a longer sentence takes more than two lines at the wall's size and is set smaller, so nothing is cut. */
+const LONG = 90
 </script>
 
 <template>
@@ -137,7 +140,7 @@ onKeyStroke((event) => {
         <template v-if="begins"
           ><p v-for="c in model.cautions" :key="c" class="caution">{{ c }}</p></template
         >
-        <h1 aria-live="polite">
+        <h1 aria-live="polite" :class="{ long: step.sentence.length > LONG }">
           <span class="fold">{{ step.number }} {{ step.name }}.</span> {{ step.sentence }}
         </h1>
         <div :key="shown" class="pictures" :class="{ three: step.halfway }">

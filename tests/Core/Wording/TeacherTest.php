@@ -51,7 +51,7 @@ final class TeacherTest extends TestCase
         $byEye = self::said(Folds::steps(
             "  - {fold: valley, along: line (1/4 from A to D) to (1/5 from B to C), move: A}\n",
         ));
-        self::assertStringStartsWith('No mark stops it.', (string) $byEye[0]->stop);
+        self::assertStringStartsWith('No mark stops it; stop at the dot', (string) $byEye[0]->stop);
         $marked = self::said(Folds::steps("  - {fold: valley, bring: edge left, to: edge right}\n"));
         self::assertNull($marked[0]->stop, 'the edges say where it stops');
     }
