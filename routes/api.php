@@ -11,6 +11,7 @@ use App\Lessons\LessonController;
 use App\Paper\BenchController;
 use App\Paper\MeasureController;
 use App\Paper\StockController;
+use App\Shelf\FoldController;
 use App\Shelf\ModelController;
 use App\Support\HealthController;
 use App\Teaching\EventController;
@@ -32,12 +33,16 @@ Route::middleware(['auth', 'limits', 'quota'])->group(function (): void {
     Route::get('models/{model}/steps/{step}.svg', [ModelController::class, 'picture'])->where('step', '[0-9]{1,3}');
     Route::get('models/{model}/creases.svg', [ModelController::class, 'pattern']);
     Route::get('models/{model}/fold', [ModelController::class, 'fold']);
+    Route::get('folds', [FoldController::class, 'index']);
+    Route::get('fold-pictures', [FoldController::class, 'pictures']);
+    Route::get('folds/{kind}', [FoldController::class, 'show']);
     Route::post('patterns', [ModelController::class, 'check']);
 
     Route::apiResource('groups', GroupController::class)->except('show');
     Route::delete('groups/{group}/learners/{learner}', [GroupController::class, 'removeLearner']);
     Route::get('groups/{group}/times', [GroupController::class, 'times']);
     Route::get('groups/{group}/wall', [GroupController::class, 'wall']);
+    Route::get('groups/{group}/folds', [GroupController::class, 'folds']);
     Route::get('groups/{group}/paper', [GroupController::class, 'paper']);
 
     Route::apiResource('stocks', StockController::class)->except('show');

@@ -74,6 +74,11 @@ final class GroupController extends Controller
         return response()->json($cells);
     }
 
+    public function folds(Group $group, FoldStanding $standing): JsonResponse
+    {
+        return response()->json($standing($group));
+    }
+
     public function wall(Group $group, WallChart $chart): JsonResponse
     {
         /** @var WallData $wall */

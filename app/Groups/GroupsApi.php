@@ -41,6 +41,7 @@ use App\Support\Api\Removes;
         '[]' => ['model' => 'string', 'stock' => 'integer', 'verdict' => '#WillFoldData'],
     ]),
 ]
+#[Reads('/groups/{group}/folds', 'foldStanding', 'how many have made each kind of fold', '#FoldStandingData[]')]
 #[Reads('/groups/{group}/wall', 'wall', 'learners x models', '#WallData')]
 final class GroupsApi
 {

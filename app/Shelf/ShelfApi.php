@@ -10,6 +10,13 @@ use App\Support\Api\Reads;
 // What the HTTP API says of this room; docs/api/openapi.json is made from it (php artisan cathedra:openapi).
 #[Reads('/models', 'models', 'easiest first', '#ModelSummary[]')]
 #[Reads('/models/{model}', 'model', 'with all steps', '#ModelData', query: ['ways?' => ''])]
+#[Reads('/folds', 'folds', 'every kind of fold', '#FoldData[]')]
+#[
+    Reads('/fold-pictures', 'foldPictures', 'a picture for each kind that the shelf teaches', [
+        '[]' => ['kind' => 'string', 'drawing' => '#Drawing'],
+    ]),
+]
+#[Reads('/folds/{kind}', 'fold', 'with pictures and where it is taught', '#FoldPageData')]
 #[
     Posts(
         '/patterns',

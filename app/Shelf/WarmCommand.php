@@ -13,7 +13,7 @@ final class WarmCommand extends Command
 
     protected $description = 'Fold the library ahead of the first visitor';
 
-    public function handle(ModelShelf $shelf): int
+    public function handle(ModelShelf $shelf, FoldCatalogue $folds): int
     {
         $slugs = $shelf->slugs();
         $bar = $this->output->createProgressBar(count($slugs));
@@ -25,6 +25,7 @@ final class WarmCommand extends Command
             }
             $bar->advance();
         }
+        $folds->entries();
         $bar->finish();
         $this->newLine();
 

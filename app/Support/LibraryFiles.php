@@ -8,9 +8,11 @@ use Cathedra\Core\Paper\Material;
 use Cathedra\Core\Rules\BaseTimes;
 use Cathedra\Core\Rules\Difficulty;
 use Cathedra\Core\Rules\FoldTable;
+use Cathedra\Core\Rules\Guidance;
 use Cathedra\Core\Rules\PaperRules;
 use Cathedra\Core\Rules\TeachingRules;
 use Cathedra\Core\Sequence\BadSequence;
+use Cathedra\Core\Sequence\FoldKind;
 use Cathedra\Core\Sequence\Loader;
 use Cathedra\Core\Sequence\Sequence;
 use Cathedra\Core\Wording\Phrasebook;
@@ -135,6 +137,23 @@ final class LibraryFiles
         );
     }
 
+    public function guidance(): Guidance
+    {
+        return $this->once(
+            Guidance::class,
+            fn (): Guidance => Guidance::fromArray(
+                $this->rules('/guidance.yaml'),
+                array_column(FoldKind::cases(), 'value'),
+            ),
+        );
+    }
+
+    /** A sequence that explains something and is no model of the shelf. */
+    public function explained(string $name): Sequence
+    {
+        return Loader::load($name, (string) file_get_contents("{$this->folder}/explained/$name.yaml"));
+    }
+
     /** @return list<Material> */
     public function materials(): array
     {
@@ -191,7 +210,9 @@ final class LibraryFiles
                 $this->folder.'/wording/en.yaml',
                 $this->folder.'/difficulty.yaml',
                 $this->folder.'/folds.yaml',
+                $this->folder.'/guidance.yaml',
                 __FILE__,
+                ...glob($this->folder.'/explained/*.yaml') ?: [],
                 ...glob(__DIR__.'/../Shelf/*.php') ?: [],
                 ...glob($this->folder.'/../core/*/*.php') ?: [],
                 ...glob($this->folder.'/../core/*/*/*.php') ?: [],

@@ -35,6 +35,7 @@ ensure_system() {
     if [ "$1" = 1 ]; then
         command -v chromium >/dev/null || _want="$_want chromium"
         command -v chromedriver >/dev/null || _want="$_want chromium-driver"
+        command -v pdftotext >/dev/null || _want="$_want poppler-utils"
     fi
     [ -z "$_want" ] && return 0
     say "Installing Debian packages:$_want"

@@ -24,6 +24,7 @@ const bare = computed(() => route.meta['bare'] === true || route.meta['open'] ==
 const places = [
   { name: 'home', key: 'l' },
   { name: 'shelf', key: 's' },
+  { name: 'folds', key: 'f' },
   { name: 'cupboard', key: 'c' },
   { name: 'groups', key: 'g' },
 ] as const

@@ -12,6 +12,28 @@ export const router = createRouter({
       meta: { title: 'Sign in', open: true },
     },
     { path: '/shelf', name: 'shelf', component: () => import('./shelf/Shelf.vue'), meta: { title: 'Shelf' } },
+    { path: '/shelf/folds', name: 'folds', component: () => import('./shelf/Folds.vue'), meta: { title: 'Folds' } },
+    {
+      path: '/shelf/folds/cards/:kind',
+      name: 'cards',
+      component: () => import('./shelf/Cards.vue'),
+      props: true,
+      meta: { title: 'Cards' },
+    },
+    {
+      path: '/shelf/folds/:kind',
+      name: 'fold',
+      component: () => import('./shelf/Fold.vue'),
+      props: true,
+      meta: { title: 'Fold' },
+    },
+    {
+      path: '/shelf/:slug/handout',
+      name: 'handout',
+      component: () => import('./shelf/Handout.vue'),
+      props: true,
+      meta: { title: 'Handout' },
+    },
     {
       path: '/shelf/:slug',
       name: 'model',
@@ -79,6 +101,13 @@ export const router = createRouter({
         { path: 'kits', name: 'kits', component: () => import('./paper/Kits.vue') },
         { path: 'worksheet', name: 'worksheet', component: () => import('./paper/Worksheet.vue') },
       ],
+    },
+    {
+      path: '/lessons/:id(\\d+)/handout',
+      name: 'lesson-handout',
+      component: () => import('./shelf/Handout.vue'),
+      props: (to) => ({ id: Number(to.params['id']) }),
+      meta: { title: 'Handout' },
     },
     {
       path: '/lessons/:id(\\d+)/teach',

@@ -6,6 +6,8 @@ export type Drawing = Schemas['Drawing']
 export type ModelSummary = Schemas['ModelSummary']
 export type ModelData = Schemas['ModelData']
 export type StepData = Schemas['StepData']
+export type FoldData = Schemas['FoldData']
+export type FoldPageData = Schemas['FoldPageData']
 export type PatternData = Schemas['PatternData']
 /** The way taken, by route of a model. */
 export type Ways = Record<string, string>

@@ -35,6 +35,32 @@ export function useModel(slug: MaybeRefOrGetter<string | undefined>, ways: Maybe
   })
 }
 
+/** What a teacher says of every kind of fold. */
+export const useFolds = () =>
+  useQuery({ queryKey: ['folds'], queryFn: () => answer(client.GET('/api/folds')), staleTime: Infinity })
+export const useFoldPictures = () =>
+  useQuery({
+    queryKey: ['fold-pictures'],
+    queryFn: () => answer(client.GET('/api/fold-pictures')),
+    staleTime: Infinity,
+  })
+export const useFold = (kind: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: ['folds', kind],
+    queryFn: () => answer(client.GET('/api/folds/{kind}', { params: { path: { kind: toValue(kind) } } })),
+    staleTime: Infinity,
+  })
+
+/** How many of a group have made each kind of fold. */
+export function useFoldStanding(group: MaybeRefOrGetter<number | null>) {
+  return useQuery({
+    queryKey: ['fold-standing', group],
+    queryFn: () =>
+      answer(client.GET('/api/groups/{group}/folds', { params: { path: { group: toValue(group) ?? 0 } } })),
+    enabled: computed(() => toValue(group) !== null),
+  })
+}
+
 /** Minutes a lesson with each model takes a group. */
 export function useTimes(group: MaybeRefOrGetter<number | null>) {
   return useQuery({

@@ -212,6 +212,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/groups/{group}/folds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["foldStanding"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/groups/{group}/wall": {
         parameters: {
             query?: never;
@@ -533,6 +549,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/folds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["folds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fold-pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["foldPictures"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/folds/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fold"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/patterns": {
         parameters: {
             query?: never;
@@ -614,6 +678,16 @@ export interface components {
             removed: string;
             /** @description local date from which it is erased */
             until: string;
+        };
+        FoldStandingData: {
+            /** @description How many of a group have made a kind of fold. */
+            kind: string;
+            /** @description learners who finished a model with it alone */
+            alone: number;
+            /** @description further learners who finished one with help */
+            helped: number;
+            /** @description learners of the group */
+            of: number;
         };
         GroupData: {
             id: number;
@@ -1136,6 +1210,61 @@ export interface components {
             reasons: string[];
             /** @description no faults, but good to know: colour, print, light, grain */
             notes: string[];
+        };
+        FoldData: {
+            /** @description as the sequence format writes it */
+            kind: string;
+            name: string;
+            what: string;
+            hold: string;
+            press: string;
+            stop: string;
+            wrong: {
+                looks: string;
+                cause: string;
+                remedy: string;
+            }[];
+            safer: string;
+            /** @description a fold that learners learn; else a handling of the paper */
+            is_fold: boolean;
+            /** @description an adult beginner, median, at the usual size */
+            fold_seconds: number;
+            show_seconds: number;
+            /** @description simpler folds it is made of */
+            before: {
+                kind: string;
+                name: string;
+            }[];
+            /** @description of the shelf in which it comes, by any way */
+            models: number;
+            /** @description computed: level of the hardest step of this kind on the shelf, 1 to 5; 0 where none has it */
+            hardest: number;
+        };
+        FoldPageData: {
+            fold: components["schemas"]["FoldData"];
+            /** @description of the easiest step of its kind; "elsewhere" is the end of one in another model */
+            pictures: {
+                /** @enum {string} */
+                show: "before" | "halfway" | "after" | "elsewhere";
+                model: string;
+                step: number;
+                drawing: components["schemas"]["Drawing"];
+            }[];
+            /** @description one crease seen from its front and from its back; for valley, mountain and crease only */
+            two_sides: components["schemas"]["Drawing"][];
+            /** @description easiest first; way: title of the way in which alone it comes */
+            taught_in: {
+                slug: string;
+                title: string;
+                difficulty: number;
+                ways: {
+                    [key: string]: string;
+                };
+                way: string | null;
+                steps: number[];
+            }[];
+            /** @description where the guidance is from */
+            source: string;
         };
         /** @description A model with all its steps, by the ways that were chosen. */
         ModelData: {
@@ -1797,6 +1926,28 @@ export interface operations {
             };
         };
     };
+    foldStanding: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                group: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description how many have made each kind of fold */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoldStandingData"][];
+                };
+            };
+        };
+    };
     wall: {
         parameters: {
             query?: never;
@@ -2430,6 +2581,71 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ModelData"];
+                };
+            };
+        };
+    };
+    folds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description every kind of fold */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoldData"][];
+                };
+            };
+        };
+    };
+    foldPictures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description a picture for each kind that the shelf teaches */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        kind: string;
+                        drawing: components["schemas"]["Drawing"];
+                    }[];
+                };
+            };
+        };
+    };
+    fold: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description with pictures and where it is taught */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoldPageData"];
                 };
             };
         };

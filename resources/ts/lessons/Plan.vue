@@ -59,6 +59,9 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
         <v-btn v-if="lesson.setting.square_in_lesson" variant="outlined" @click="change({ square_in_lesson: false })">{{
           t('plan.before')
         }}</v-btn>
+        <RouterLink :to="{ name: 'lesson-handout', params: { id: lesson.card.id } }">{{
+          t('handout.print')
+        }}</RouterLink>
       </div>
       <v-select
         class="decorate no-print"

@@ -4,10 +4,17 @@ import type { Drawing } from '../api/client'
 import table from '../../../core/Diagram/styles.json'
 
 /** Prints a drawing from the core, mark by mark, with the styles of the core; nothing is worked out here. */
-const props = withDefaults(defineProps<{ drawing: Drawing; title: string; front?: string; back?: string }>(), {
-  front: '#0E6E7C',
-  back: '#FDFCF8',
-})
+const props = withDefaults(
+  defineProps<{
+    drawing: Drawing
+    title: string
+    front?: string
+    back?: string
+    /** in grey, for a printer without colours: the coloured side is grey, and nothing is tinted */
+    grey?: boolean
+  }>(),
+  { front: '#0E6E7C', back: '#FDFCF8' },
+)
 
 interface Style {
   fill?: string
@@ -19,16 +26,17 @@ const styles: Record<string, Style | undefined> = table
 const inks = computed<Record<string, string>>(() => ({
   ink: '#17252D',
   light: '#FDFCF8',
-  mark: '#F4B31A',
-  front: props.front,
-  back: props.back,
+  mark: props.grey ? '#17252D' : '#F4B31A',
+  front: props.grey ? '#C3CBCD' : props.front,
+  back: props.grey ? '#FFFFFF' : props.back,
 }))
+const marks = computed(() => props.drawing.marks.filter((mark) => !props.grey || mark.style !== 'moving'))
 const labels = computed(() => props.drawing.marks.filter((mark) => mark.text !== undefined))
 const box = computed(() => `0 0 ${props.drawing.width} ${props.drawing.height}`)
 
 /** Every path of the picture in the order of painting: the fill of a mark, then its strokes. */
 const paths = computed(() =>
-  props.drawing.marks.flatMap(({ style, path: d }) => {
+  marks.value.flatMap(({ style, path: d }) => {
     const { fill, opacity, passes } = styles[style] ?? { passes: [] }
     return [
       ...(fill === undefined ? [] : [{ d, fill: inks.value[fill], 'fill-opacity': opacity }]),

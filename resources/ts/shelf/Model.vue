@@ -83,6 +83,9 @@ const choose = (route: string, way: string) => {
             :to="{ name: 'new-lesson', query: { model: slug, ...(chosen ? { ways: chosen } : {}) } }"
             >{{ t('shelf.plan') }}</v-btn
           >
+          <RouterLink :to="{ name: 'handout', params: { slug }, query: chosen ? { ways: chosen } : {} }">{{
+            t('handout.print')
+          }}</RouterLink>
           <fieldset class="swatches">
             <legend class="quiet">{{ t('shelf.colours') }}</legend>
             <button

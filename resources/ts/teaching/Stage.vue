@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
 import { onKeyStroke } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
-import { useLesson, useProgramme } from '../api/queries'
+import { useFolds, useLesson, useProgramme } from '../api/queries'
 import AskState from '../parts/AskState.vue'
 import FoldPicture from '../parts/FoldPicture.vue'
 import { typing } from '../parts/typing'
 import RefusedDeeds from './RefusedDeeds.vue'
 import SeatPlan from './SeatPlan.vue'
+import StepGuidance from './StepGuidance.vue'
 import StepThread from './StepThread.vue'
 import { useStage } from './useStage'
 
@@ -27,6 +28,15 @@ const stage = useStage(
 const { at, total, seats, drift, standing, waiting } = stage
 const model = computed(() => programme.at(at.value ?? 0))
 const step = computed(() => programme.steps.value[(at.value ?? 0) - 1])
+const folds = useFolds()
+const guidance = computed(() => folds.data.value?.find((fold) => fold.kind === step.value?.kind))
+/** Opened by itself at a hard moment; the lead opens and closes it anywhere. */
+const guided = ref(false)
+watch(
+  () => step.value?.number,
+  () => { guided.value = step.value?.hard ?? false },
+  { immediate: true },
+)
 const dark = ref(false)
 const mode = ref<'done' | 'help'>('done')
 const shown = ref(0)
@@ -79,6 +89,7 @@ const keys: Record<string, () => void> = {
   PageUp: () => go((at.value ?? 0) - 1),
   r: () => { shown.value++ },
   b: () => { dark.value = !dark.value },
+  f: () => { guided.value = !guided.value },
   u: stage.undo,
   d: () => { mode.value = 'done' },
   h: () => { mode.value = 'help' },
@@ -171,6 +182,7 @@ const LONG = 90
             <p>{{ step.warn_ahead }}</p>
           </div>
         </div>
+        <StepGuidance v-if="guidance" v-model:open="guided" :fold="guidance" />
       </template>
       <template v-else
         ><h1>{{ t('stage.end') }}</h1>

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Groups;
+
+use App\Support\Api\Shape;
+
+/** How many of a group have made a kind of fold. */
+#[
+    Shape('FoldStandingData', [
+        'kind' => 'string',
+        'alone' => 'integer',
+        'helped' => 'integer',
+        'of' => 'integer',
+    ], [
+        'alone' => 'learners who finished a model with it alone',
+        'helped' => 'further learners who finished one with help',
+        'of' => 'learners of the group',
+    ]),
+]
+final readonly class FoldStandingData
+{
+    public function __construct(public string $kind, public int $alone, public int $helped, public int $of)
+    {
+    }
+}

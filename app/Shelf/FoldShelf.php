@@ -1,0 +1,201 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shelf;
+
+use App\Support\LibraryFiles;
+use Cathedra\Core\Diagram\SceneBuilder;
+use Cathedra\Core\Rules\FoldGuidance;
+use Cathedra\Core\Sequence\Folder;
+use Cathedra\Core\Sequence\FoldKind;
+
+/**
+ * The kinds of fold, each with its guidance, its pictures and where it is taught.
+ *
+ * @phpstan-import-type Entry from FoldCatalogue
+ */
+final readonly class FoldShelf
+{
+    /** Kinds that are explained as one crease seen from two sides. */
+    private const TWO_SIDES = [FoldKind::Valley, FoldKind::Mountain, FoldKind::Crease];
+
+    public function __construct(
+        private LibraryFiles $files,
+        private ModelShelf $shelf,
+        private FoldCatalogue $catalogue,
+    ) {
+    }
+
+    /** @return list<FoldData> in the order of library/guidance.yaml */
+    public function all(): array
+    {
+        return array_values(array_map($this->fold(...), $this->files->guidance()->folds));
+    }
+
+    /**
+     * One picture for each kind that the shelf teaches: the easiest step of its kind with the fold drawn in.
+     *
+     * @return list<array{kind: string, drawing: array<string, mixed>}>
+     */
+    public function signs(): array
+    {
+        $signs = [];
+        foreach (array_keys($this->files->guidance()->folds) as $kind) {
+            $first = $this->examples($kind)[0] ?? null;
+            if ($first !== null) {
+                $signs[] = ['kind' => $kind, 'drawing' => $this->step($first)->before];
+            }
+        }
+
+        return $signs;
+    }
+
+    /** The page of one kind; null when there is no such kind. */
+    public function page(string $kind): ?FoldPageData
+    {
+        $guidance = $this->files->guidance();
+        $fold = $guidance->folds[$kind] ?? null;
+
+        return $fold === null ? null : new FoldPageData(
+            $this->fold($fold),
+            $this->pictures($kind),
+            in_array(FoldKind::from($kind), self::TWO_SIDES, true) ? $this->twoSides() : [],
+            array_map(static fn (array $entry): array => [
+                'slug' => $entry['slug'],
+                'title' => $entry['title'],
+                'difficulty' => $entry['difficulty'],
+                'ways' => (object) $entry['ways'],
+                'way' => $entry['way'],
+                'steps' => array_column($entry['steps'][$kind], 'number'),
+            ], $this->teaching($kind)),
+            $guidance->source,
+        );
+    }
+
+    private function fold(FoldGuidance $of): FoldData
+    {
+        $words = $this->files->words();
+        $table = $this->files->folds();
+        $name = static fn (string $kind): string => $words->say('names', $kind);
+        $teaching = $this->teaching($of->kind);
+        $levels = [0];
+        foreach ($teaching as $entry) {
+            array_push($levels, ...array_column($entry['steps'][$of->kind], 'level'));
+        }
+
+        return new FoldData(
+            $of->kind,
+            $name($of->kind),
+            $of->what,
+            $of->hold,
+            $of->press,
+            $of->stop,
+            $of->wrong,
+            $of->safer,
+            FoldKind::from($of->kind)->isFold(),
+            $table->seconds[$of->kind]['fold'],
+            $table->seconds[$of->kind]['show'],
+            array_map(
+                static fn (string $kind): array => ['kind' => $kind, 'name' => $name($kind)],
+                $table->buildsOn[$of->kind] ?? [],
+            ),
+            count(array_unique(array_column($teaching, 'slug'))),
+            max($levels),
+        );
+    }
+
+    /**
+     * Where it is taught: of each model the usual way, and another way only when the usual one does not have it.
+     *
+     * @return list<Entry>
+     */
+    private function teaching(string $kind): array
+    {
+        $usual = [];
+        $found = [];
+        foreach ($this->catalogue->entries() as $entry) {
+            if (isset($entry['steps'][$kind]) && ! isset($usual[$entry['slug']])) {
+                $found[] = $entry;
+                if ($entry['way'] === null) {
+                    $usual[$entry['slug']] = true;
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * Every step of a kind, the easiest first; of equals those of easier models.
+     *
+     * @return list<array{slug: string, title: string, ways: array<string, string>, number: int, level: int}>
+     */
+    private function examples(string $kind): array
+    {
+        $steps = [];
+        foreach ($this->teaching($kind) as $entry) {
+            foreach ($entry['steps'][$kind] as ['number' => $number, 'level' => $level]) {
+                $steps[] = [
+                    'slug' => $entry['slug'],
+                    'title' => $entry['title'],
+                    'ways' => $entry['ways'],
+                    'number' => $number,
+                    'level' => $level,
+                ];
+            }
+        }
+        usort($steps, static fn (array $a, array $b): int => $a['level'] <=> $b['level']);
+
+        return $steps;
+    }
+
+    /** @return list<array{show: string, model: string, step: int, drawing: array<string, mixed>}> */
+    private function pictures(string $kind): array
+    {
+        $steps = $this->examples($kind);
+        $first = $steps[0] ?? null;
+        if ($first === null) {
+            return [];
+        }
+        // The last of another model is the one that looks least like the first.
+        $others = array_filter($steps, static fn (array $s): bool => $s['slug'] !== $first['slug']);
+        $other = $others === [] ? null : $others[array_key_last($others)];
+        $of = $this->step($first);
+        $title = $first['title'];
+        $pictures = [
+            ['show' => 'before', 'model' => $title, 'step' => $of->number, 'drawing' => $of->before],
+            ...$of->halfway === null
+                ? []
+                : [['show' => 'halfway', 'model' => $title, 'step' => $of->number, 'drawing' => $of->halfway]],
+            ['show' => 'after', 'model' => $title, 'step' => $of->number, 'drawing' => $of->after],
+        ];
+        if ($other !== null) {
+            $pictures[] = [
+                'show' => 'elsewhere',
+                'model' => $other['title'],
+                'step' => $other['number'],
+                'drawing' => $this->step($other)->before,
+            ];
+        }
+
+        return $pictures;
+    }
+
+    /** @param  array{slug: string, number: int, ways: array<string, string>}  $at */
+    private function step(array $at): StepData
+    {
+        return $this->shelf->model($at['slug'], $at['ways'])->steps[$at['number'] - 1];
+    }
+
+    /** @return list<array<string, mixed>> the crease as it is made, and the same from the other side */
+    private function twoSides(): array
+    {
+        $model = Folder::fold($this->files->explained('two-sides'), ModelShelf::SIDE);
+
+        return array_map(
+            static fn (int $i): array => SceneBuilder::before($model->steps[$i])->drawing()->toArray(),
+            [0, count($model->steps) - 1],
+        );
+    }
+}

@@ -1,0 +1,21 @@
+import { useSessionStorage } from '@vueuse/core'
+import { computed } from 'vue'
+import { useGroups, useHome } from '../api/queries'
+
+/** The group that folds are asked about: the one chosen last, else that of the next lesson, else the first. */
+export function useAskedGroup() {
+  const known = useGroups()
+  const home = useHome()
+  const chosen = useSessionStorage<number | null>('fold-group', null, { serializer: { read: Number, write: String } })
+  const groups = computed(() => known.data.value ?? [])
+  const group = computed(() => {
+    const next = home.data.value?.next?.group
+    return (
+      groups.value.find((g) => g.id === chosen.value) ?? groups.value.find((g) => g.name === next) ?? groups.value[0]
+    )
+  })
+  const choose = (event: Event) => {
+    chosen.value = Number((event.target as HTMLSelectElement).value)
+  }
+  return { groups, group, choose }
+}

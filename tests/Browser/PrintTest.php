@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** Handouts and cards, as the browser's print makes them: pages, words, and nothing cut. */
+final class PrintTest extends BrowserTestCase
+{
+    private const A4 = [210.0, 297.0];
+
+    private const LETTER = [216.0, 279.0];
+
+    /** Fields that are cut, or whose picture is smaller than this many pixels (18 mm). */
+    private const CUT = <<<'JS'
+        return [...document.querySelectorAll('.field')].flatMap((field, i) => {
+            const box = field.getBoundingClientRect()
+            const out = [...field.querySelectorAll('p, svg, dl, div, header')].some((part) => {
+                const at = part.getBoundingClientRect()
+                return at.bottom > box.bottom + 1 || at.right > box.right + 1 || at.left < box.left - 1
+            })
+            const small = [...field.querySelectorAll('svg')].some((picture) => {
+                const at = picture.getBoundingClientRect()
+                return Math.max(at.width, at.height) < 68
+            })
+            return out || small ? [i + 1] : []
+        })
+        JS;
+
+    /** @return iterable<string, array{string, string, int, array{float, float}}> crane: 17 steps and the end */
+    public static function leaves(): iterable
+    {
+        yield 'one on A4' => ['1', 'a4', 18, self::A4];
+        yield 'two on letter' => ['2', 'letter', 9, self::LETTER];
+        yield 'four on A4' => ['4', 'a4', 5, self::A4];
+        yield 'eight on letter' => ['8', 'letter', 3, self::LETTER];
+        yield 'large letters on A4' => ['large', 'a4', 18, self::A4];
+    }
+
+    /** @param  array{float, float}  $page */
+    #[DataProvider('leaves')]
+    public function testTheStepsOfAModel(string $size, string $paper, int $pages, array $page): void
+    {
+        $this->signIn();
+        $this->browser->visit('/shelf/crane/handout')->find('.leaf');
+        $this->choose($size, $paper);
+        self::assertSame([], $this->browser->driver->executeScript(self::CUT), 'fields that are cut');
+        $pdf = Pdf::of($this->browser->driver);
+        self::assertSame(array_fill(0, $pages, $page), $pdf->pages());
+        $text = $pdf->text();
+        foreach (['1 Crease.', '10 Petal fold.', '17 Valley fold.', 'Finished: Crane.'] as $words) {
+            self::assertStringContainsString($words, $text);
+        }
+        self::assertStringContainsString('coloured side up', $pdf->text(1));
+        self::assertMatchesRegularExpression("~1 ?/ ?$pages\$~", $pdf->text(1));
+        foreach (['Sign out', 'Print this page', 'Shelf'] as $screen) {
+            self::assertStringNotContainsString($screen, $text, 'what belongs to the screen stays there');
+        }
+        foreach ($pdf->darkestAtTheEdge(3.0) as $i => $dot) {
+            self::assertGreaterThan(250, $dot, 'something touches the edge of page '.($i + 1));
+        }
+    }
+
+    public function testALessonSaysTheSideOfItsSquare(): void
+    {
+        $this->signIn();
+        $lesson = $this->browser->driver->executeAsyncScript(
+            'fetch("/api/home", {headers: {Accept: "application/json"}}).then((r) => r.json())'
+                .'.then((home) => fetch("/api/lessons/" + home.next.id, {headers: {Accept: "application/json"}}))'
+                .'.then((r) => r.json()).then(arguments[0])',
+        );
+        $model = $lesson['paper']['models'][0];
+        $this->browser->visit('/lessons/'.$lesson['card']['id'].'/plan')->click('Print the steps', 'a');
+        $this->browser->waitForPath('#/handout$#')->find('.leaf');
+        $this->choose('4', 'a4');
+        $side = rtrim(rtrim(number_format(floor($model['side_mm'] * 10) / 10, 1, '.', ''), '0'), '.').' mm';
+        $pdf = Pdf::of($this->browser->driver);
+        self::assertStringContainsString($side, $pdf->text(1));
+        self::assertStringContainsString($model['title'], $pdf->text(1));
+        self::assertCount((int) ceil(($lesson['card']['steps'] + 1) / 4), $pdf->pages());
+    }
+
+    public function testTheCardsOfTheFolds(): void
+    {
+        $this->signIn();
+        $this->browser->visit('/shelf/folds/petal')->click('Card to print', 'a');
+        $this->browser->find('.leaf');
+        $this->choose('2', 'letter');
+        $pdf = Pdf::of($this->browser->driver);
+        self::assertSame([self::LETTER], $pdf->pages());
+        foreach (['Petal fold', 'Hold', 'Press', 'Stop', 'Arched like a boat', 'Two layers came up.'] as $words) {
+            self::assertStringContainsString($words, $pdf->text());
+        }
+        $this->browser->visit('/shelf/folds/cards/all')->find('.leaf');
+        foreach (['1', '2', '4', 'large'] as $size) {
+            $this->choose($size, 'a4');
+            self::assertSame([], $this->browser->driver->executeScript(self::CUT), "cards that are cut, $size a leaf");
+        }
+        $this->browser->visit('/shelf/folds/cards/origami')->saying('No fold is called origami');
+    }
+
+    private function choose(string $size, string $paper): void
+    {
+        $this->browser->driver->executeScript(
+            'document.querySelector(`input[name=size][value="${arguments[0]}"]`).click();'
+                .'const paper = document.querySelector(".tools select"); paper.value = arguments[1];'
+                .'paper.dispatchEvent(new Event("change", {bubbles: true}));',
+            [$size, $paper],
+        );
+        $this->browser->find(".leaf.$paper.of-$size");
+    }
+}
