@@ -60,4 +60,94 @@ abstract class BrowserTestCase extends TestCase
     {
         return array_values($this->browser->driver->findElements(WebDriverBy::cssSelector($css)));
     }
+
+    /**
+     * A room of its own, signed in: an account, a group and a lesson of today; answers the lesson's number.
+     *
+     * @param  list<string>  $names
+     */
+    protected function lesson(array $names, string $model = 'dog-face'): int
+    {
+        $account = shell_exec(
+            'php artisan cathedra:account Lead lead'.
+                bin2hex(random_bytes(3)).
+                '@room.example "Room '.
+                bin2hex(random_bytes(3)).
+                '"',
+        );
+        preg_match('/Sign in as (\S+) with the password (\S+)/', (string) $account, $m) === 1 ||
+            throw new \RuntimeException('No account was made.');
+        $this->signIn($m[1], $m[2]);
+        $group = $this->send('POST', '/api/groups', [
+            'name' => 'Room',
+            'age_band' => 'junior',
+            'helpers' => 0,
+            'learners' => array_map(static fn (string $n): array => ['id' => null, 'name' => $n], $names),
+        ]);
+        $day = date('Y-m-d');
+
+        return $this->send('POST', '/api/lessons', [
+            'group_id' => $group['id'],
+            'models' => [['model' => $model]],
+            'starts_at' => "{$day}T10:00",
+            'ends_at' => "{$day}T11:00",
+            'helpers' => 0,
+            'stock_ids' => [],
+            'method' => 'scissors',
+            'square_in_lesson' => false,
+            'paper_ready' => false,
+        ])['card']['id'];
+    }
+
+    /** @return array<array-key, mixed> */
+    protected function api(string $path): array
+    {
+        return $this->send('GET', $path, null);
+    }
+
+    /** @param  array<string, mixed>  $with */
+    protected function post(string $path, string $kind, array $with = []): void
+    {
+        $key = sprintf('%s-0000-4000-8000-%s', bin2hex(random_bytes(4)), bin2hex(random_bytes(6)));
+        $this->send('POST', $path, [
+            'after' => 0,
+            'events' => [
+                [
+                    'key' => $key,
+                    'kind' => $kind,
+                    'device' => 'other',
+                    'device_ms' => (int) (microtime(true) * 1000),
+                    'after' => 0,
+                    ...$with,
+                ],
+            ],
+        ]);
+    }
+
+    /** @param  array<string, mixed>  $body */
+    protected function put(string $path, array $body): void
+    {
+        $this->send('PUT', $path, $body);
+    }
+
+    /**
+     * As the page itself would send it, with its session.
+     *
+     * @param  array<string, mixed>|null  $body
+     * @return array<array-key, mixed>
+     */
+    protected function send(string $method, string $path, ?array $body): array
+    {
+        $answer = $this->browser->driver->executeAsyncScript(
+            'const [method, path, body, done] = arguments; const token = '
+                .'/XSRF-TOKEN=([^;]+)/.exec(document.cookie)[1];'.
+                'fetch(path, {method, headers: {Accept: "application/json", "Content-Type": "application/json",'.
+                '"X-XSRF-TOKEN": decodeURIComponent(token)}, body: body === null ? undefined : JSON.stringify(body)})'.
+                '.then(async r => done({status: r.status, text: await r.text()}))',
+            [$method, $path, $body],
+        );
+        self::assertLessThan(300, $answer['status'], "$method $path: {$answer['text']}");
+
+        return (array) json_decode((string) $answer['text'], true);
+    }
 }

@@ -26,9 +26,8 @@ const parts = computed(() => {
   ]
 })
 /** The answer first: what most of the group can, and what is new to everybody. */
-const can = computed(
-  () => (folds.data.value ?? []).filter((f) => f.is_fold && 2 * (stand(f.kind)?.alone ?? 0) > (group.value?.learners.length ?? 0)).length,
-)
+const most = (kind: string) => 2 * (stand(kind)?.alone ?? 0) > (group.value?.learners.length ?? 0)
+const can = computed(() => (folds.data.value ?? []).filter((f) => f.is_fold && most(f.kind)).length)
 const all = computed(() => (folds.data.value ?? []).filter((f) => f.is_fold).length)
 </script>
 

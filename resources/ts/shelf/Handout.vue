@@ -66,6 +66,9 @@ const side = (model: ModelData) => {
 const begin = (model: ModelData) =>
   `${side(model)} ${t('handout.up', { side: t(model.side_up === 'front' ? 'stage.front' : 'stage.back2side') })}`.trim()
 const titles = computed(() => [...new Set(cells.value.map((cell) => cell.model.summary.title))].join(', '))
+const foot = computed(() =>
+  [titles.value, ...new Set(cells.value.map((cell) => side(cell.model)))].filter(Boolean).join(', '),
+)
 </script>
 
 <template>
@@ -75,7 +78,7 @@ const titles = computed(() => [...new Set(cells.value.map((cell) => cell.model.s
       <h1>{{ t('handout.title', { model: titles, n: cells.length }) }}</h1>
       <p class="quiet">{{ t('handout.sub') }}</p>
     </div>
-    <Leaves :count="cells.length" :foot="[titles, ...new Set(cells.map((c) => side(c.model)))].filter(Boolean).join(', ')">
+    <Leaves :count="cells.length" :foot="foot">
       <template #default="{ index, size }">
         <HandoutField v-if="cells[index]" v-bind="cells[index]" :begin="begin(cells[index].model)" :size="size" />
       </template>

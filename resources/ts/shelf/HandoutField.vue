@@ -65,7 +65,9 @@ const full = computed(() => ['1', '2', 'large'].includes(props.size))
 }
 .first { grid-row: 1; font-size: 1.05em; }
 .first b { font-family: var(--head); font-size: 1.2em; }
-.pictures { grid-row: 2; min-height: 0; display: grid; grid-auto-flow: column; grid-auto-columns: minmax(0, 1fr); gap: 5mm; }
+.pictures {
+  grid-row: 2; min-height: 0; display: grid; grid-auto-flow: column; grid-auto-columns: minmax(0, 1fr); gap: 5mm;
+}
 .pictures > * { min-height: 0; }
 .words { grid-row: 3; display: grid; gap: 1mm; align-content: start; }
 .more { font-size: 0.92em; }

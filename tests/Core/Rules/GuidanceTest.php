@@ -14,7 +14,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Yaml\Yaml;
 
-/** What is said of each kind of fold: there for all of them, short enough to be read aloud, and refused when it lacks. */
+/** What is said of each kind of fold: there for all, short enough to be read aloud, and refused when it lacks. */
 final class GuidanceTest extends TestCase
 {
     private const LIBRARY = __DIR__.'/../../../library';
