@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Accounts\OrganisationController;
 use App\Accounts\PasswordController;
 use App\Accounts\SessionController;
 use App\Bin\BinController;
@@ -25,6 +26,7 @@ Route::middleware(['auth', 'limits', 'quota'])->group(function (): void {
     Route::get('me', [SessionController::class, 'show']);
     Route::put('me', [SessionController::class, 'update']);
     Route::put('me/password', PasswordController::class);
+    Route::put('organisation', [OrganisationController::class, 'update']);
     Route::post('sign-out', [SessionController::class, 'destroy']);
     Route::get('home', HomeController::class);
 

@@ -5,10 +5,28 @@ declare(strict_types=1);
 namespace App\Accounts;
 
 use Cathedra\Core\Rules\Unit;
+use Cathedra\Core\Wording\Directions;
+use Cathedra\Core\Wording\FoldNames;
 use OpenApi\Attributes as OA;
 
 /** Who is signed in, and the lists every screen needs. */
-#[OA\Schema(required: ['id', 'organisation_id', 'name', 'organisation', 'unit', 'formats', 'age_bands', 'bounds'])]
+#[
+    OA\Schema(
+        required: [
+            'id',
+            'organisation_id',
+            'name',
+            'organisation',
+            'unit',
+            'directions',
+            'fold_names',
+            'letters',
+            'formats',
+            'age_bands',
+            'bounds',
+        ],
+    ),
+]
 final readonly class AccountData
 {
     /**
@@ -23,6 +41,12 @@ final readonly class AccountData
         #[OA\Property] public string $name,
         #[OA\Property] public string $organisation,
         #[OA\Property(description: 'in which lengths are read', enum: Unit::class)] public string $unit,
+        #[
+            OA\Property(description: 'as the folder sees them, or as on a wall', enum: Directions::class),
+        ]
+        public string $directions,
+        #[OA\Property(description: 'how folds are called', enum: FoldNames::class)] public string $fold_names,
+        #[OA\Property(description: 'whether places have letters in picture and sentence')] public bool $letters,
         #[
             OA\Property(
                 type: 'array',

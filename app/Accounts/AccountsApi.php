@@ -17,6 +17,13 @@ use App\Support\Api\Reads;
     'changed; every other session of this account has ended',
     takes: ['current' => 'string', 'password' => 'string'],
 )]
+#[
+    Changes('/organisation', 'changeOrganisation', 'changed, for everybody of the place', '#AccountData', takes: [
+        'directions' => ['folder', 'wall'],
+        'fold_names' => ['term', 'likeness', 'both'],
+        'letters' => 'boolean',
+    ]),
+]
 #[Posts('/sign-in', 'signIn', 'signed in', '#AccountData', takes: ['email' => 'string', 'password' => 'string'])]
 #[Posts('/sign-out', 'signOut', 'signed out')]
 #[Reads('/health', 'health', 'the database answers', ['ok' => 'boolean'])]

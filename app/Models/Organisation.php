@@ -4,16 +4,35 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Cathedra\Core\Wording\Directions;
+use Cathedra\Core\Wording\FoldNames;
+use Cathedra\Core\Wording\Manner;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
  * @property int $id
  * @property string $name
+ * @property Directions $directions
+ * @property FoldNames $fold_names
+ * @property bool $letters
  */
 final class Organisation extends Model
 {
     protected $guarded = [];
+
+    protected $attributes = ['directions' => 'folder', 'fold_names' => 'term', 'letters' => false];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['directions' => Directions::class, 'fold_names' => FoldNames::class, 'letters' => 'boolean'];
+    }
+
+    public function manner(): Manner
+    {
+        return new Manner($this->directions, $this->fold_names, $this->letters);
+    }
 
     /** @return HasMany<Group, $this> */
     public function groups(): HasMany

@@ -78,7 +78,7 @@ final readonly class CutBench
             $patterns,
             $plan->isFeasible(),
             array_map(
-                fn (array $u): string => $words->count('bench', 'unmet', $u['count'], [
+                fn (array $u): string => $words->say('bench', 'unmet', ['n' => $u['count'],
                     'side' => $this->measure->say($u['side_mm']),
                 ]),
                 $unmet,
@@ -120,7 +120,7 @@ final readonly class CutBench
         $from = implode(
             ', ',
             array_map(
-                fn (string $name, int $n): string => $words->count('bench', 'of', $n, ['name' => $name]),
+                fn (string $name, int $n): string => $words->say('bench', 'of', ['n' => $n, 'name' => $name]),
                 array_keys($by),
                 $by,
             ),
@@ -128,7 +128,7 @@ final readonly class CutBench
         $list = implode(
             ', ',
             array_map(
-                fn (array $s): string => $words->count('bench', 'squares', $s['count'], [
+                fn (array $s): string => $words->say('bench', 'squares', ['n' => $s['count'],
                     'side' => $this->measure->say($s['side']),
                 ]),
                 $sides,

@@ -33,10 +33,9 @@ final readonly class Kits
                 fn (int|float|string $v): int|string => is_float($v) ? $this->measure->say($v) : $v,
                 $with,
             );
-            $phrase = ['spares-one' => 'spares-of', 'practise-one' => 'practise-one'][$said] ?? $said;
             $list[] = [
                 'key' => $key,
-                'text' => $words->count('paper', "kit-$phrase", (int) ($with['n'] ?? 0), $with),
+                'text' => $words->say('paper', "kit-$said", $with),
                 'done' => in_array($key, $lesson->ticks ?? [], true),
             ];
         }
@@ -111,12 +110,12 @@ final readonly class Kits
         foreach ($kits->forTables() as $t => $table) {
             $items = [];
             foreach ($table['materials'] as $key => $n) {
-                $items[] = $words->count('paper', 'kit-material', $n, ['name' => $names[$key]]);
+                $items[] = $words->say('paper', 'kit-material', ['n' => $n, 'name' => $names[$key]]);
             }
             if ($table['scissors'] > 0) {
                 array_unshift(
                     $items,
-                    $words->count('paper', 'kit-scissors', $table['scissors'], [
+                    $words->say('paper', 'kit-scissors', ['n' => $table['scissors'],
                         'share' => (int) ceil($table['learners'] / $table['scissors']),
                     ]),
                 );

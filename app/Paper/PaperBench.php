@@ -327,7 +327,7 @@ final readonly class PaperBench
         $rules = $this->files->paperRules();
         $said = [];
         foreach ($paper->models as $m => $model) {
-            $text = $words->count('paper', 'spares', $model->spares, [
+            $text = $words->say('paper', 'spares', ['n' => $model->spares,
                 'learners' => $model->learners,
                 'difficulty' => $programme->items[$m]->facts->difficulty,
                 'risk' => (int) (100 * $rules->spareRisk),
@@ -338,7 +338,7 @@ final readonly class PaperBench
                     : $words->say('paper', 'spares-of', ['title' => $model->title, 'text' => $text]);
         }
 
-        return implode(' ', $said).' '.$words->count('paper', 'practice', $rules->practice);
+        return implode(' ', $said).' '.$words->say('paper', 'practice', ['n' => $rules->practice]);
     }
 
     private function tooBig(LessonPaper $paper, float $side): string
@@ -385,7 +385,7 @@ final readonly class PaperBench
         $choices = [];
         foreach (array_filter($paper->short) as $i => $n) {
             $choices[] =
-                $words->count('paper', 'choice-sheets', $n, ['name' => $records[$i]->name]).
+                $words->say('paper', 'choice-sheets', ['n' => $n, 'name' => $records[$i]->name]).
                 ($records[$i]->price === null
                     ? ''
                     : ' '.
@@ -418,7 +418,7 @@ final readonly class PaperBench
             $paper->models,
         );
         if ($this->plans->for($paper->pile, $bare, $this->kerf($lesson))->short() === 0) {
-            $choices[] = $words->count('paper', 'choice-spares', 0, [
+            $choices[] = $words->say('paper', 'choice-spares', ['n' => 0,
                 'spares' => array_sum(array_map(static fn (ModelPaper $m): int => $m->spares, $paper->models)),
             ]);
         }
@@ -450,7 +450,7 @@ final readonly class PaperBench
                 Prefer::Least, Work::offer());
             $n = $with->takes[count($paper->pile)] ?? 0;
             if ($with->short() === 0 && $with->fits() && $n > 0) {
-                $choices[$this->files->words()->count('paper', 'choice-also', $n, ['name' => $stock->name])] = $n;
+                $choices[$this->files->words()->say('paper', 'choice-also', ['n' => $n, 'name' => $stock->name])] = $n;
             }
         }
         asort($choices);

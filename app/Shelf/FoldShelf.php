@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shelf;
 
+use App\Accounts\MannerOf;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Diagram\SceneBuilder;
 use Cathedra\Core\Rules\FoldGuidance;
@@ -24,6 +25,7 @@ final readonly class FoldShelf
         private LibraryFiles $files,
         private ModelShelf $shelf,
         private FoldCatalogue $catalogue,
+        private MannerOf $manner,
     ) {
     }
 
@@ -75,9 +77,9 @@ final readonly class FoldShelf
 
     private function fold(FoldGuidance $of): FoldData
     {
-        $words = $this->files->words();
+        $words = $this->files->words(($this->manner)());
         $table = $this->files->folds();
-        $name = static fn (string $kind): string => $words->say('names', $kind);
+        $name = static fn (string $kind): string => $words->foldName($kind);
         $teaching = $this->teaching($of->kind);
         $levels = [0];
         foreach ($teaching as $entry) {

@@ -20,6 +20,7 @@ use Cathedra\Core\Sequence\Part;
 use Cathedra\Core\Sequence\Route;
 use Cathedra\Core\Sequence\Sequence;
 use Cathedra\Core\Wording\Look;
+use Cathedra\Core\Wording\Manner;
 use Cathedra\Core\Wording\Phrasebook;
 use Cathedra\Core\Wording\Reasons;
 use Cathedra\Core\Wording\SaidStep;
@@ -32,9 +33,10 @@ final readonly class ModelMaker
 
     private Difficulty $scale;
 
-    public function __construct(LibraryFiles $files)
+    /** @param  Manner  $manner  how its steps are said */
+    public function __construct(LibraryFiles $files, Manner $manner)
     {
-        $this->words = $files->words();
+        $this->words = $files->words($manner);
         $this->scale = $files->difficulty();
     }
 
@@ -57,7 +59,7 @@ final readonly class ModelMaker
             Teacher::of($folded, $insight, $this->scale, $this->words),
         );
         $needs = array_map(
-            fn (string $kind): array => ['kind' => $kind, 'name' => $this->words->say('names', $kind)],
+            fn (string $kind): array => ['kind' => $kind, 'name' => $this->words->foldName($kind)],
             $insight->needs,
         );
         $model = new ModelData(
@@ -117,7 +119,7 @@ final readonly class ModelMaker
             $sequence->difficulty,
             $sequence->ageFrom,
             count($folded->steps),
-            array_map(fn (string $kind): string => $this->words->say('names', $kind), $insight->teaches),
+            array_map(fn (string $kind): string => $this->words->foldName($kind), $insight->teaches),
             $insight->teaches,
             Anatomy::of($folded->end())->mostLayers(),
             round($box->width() / $side, 4),
@@ -177,12 +179,12 @@ final readonly class ModelMaker
             $said->stop,
             $said->warnAhead,
             $said->cautions,
-            $step->step->note,
+            $said->note,
             $step->step->part === null ? null : $sequence->parts[$step->step->part]->title,
             $said->look,
-            SceneBuilder::before($step)->drawing()->toArray(),
+            SceneBuilder::before($step, $this->words->manner->letters)->drawing()->toArray(),
             Halfway::of($step)?->drawing()->toArray(),
-            SceneBuilder::closeUp($step)?->drawing()->toArray(),
+            SceneBuilder::closeUp($step, $this->words->manner->letters)?->drawing()->toArray(),
             SceneBuilder::after($step)->drawing()->toArray(),
             $anatomy->mostLayers(),
             in_array($number, $sequence->checkpoints, true),

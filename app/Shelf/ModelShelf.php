@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shelf;
 
+use App\Accounts\MannerOf;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Pacing\StepLoad;
 use Cathedra\Core\Sequence\FoldedModel;
@@ -21,8 +22,11 @@ final class ModelShelf
     /** @var array<string, ModelBrief|ModelData|ModelSummary> of this request */
     private array $kept = [];
 
-    public function __construct(private readonly LibraryFiles $files, private readonly Repository $cache)
-    {
+    public function __construct(
+        private readonly LibraryFiles $files,
+        private readonly Repository $cache,
+        private readonly MannerOf $manner,
+    ) {
     }
 
     /** @return list<ModelSummary> easiest first */
@@ -125,7 +129,7 @@ final class ModelShelf
      */
     private function part(string $slug, array $ways, string $name): mixed
     {
-        $key = "shelf:$name:$slug:".$this->files->version($slug).':'.json_encode($ways);
+        $key = $this->key($slug, $ways, $name);
         if (! isset($this->kept[$key])) {
             /** @var ModelBrief|ModelData|ModelSummary|null $part */
             $part = $this->cache->get($key);
@@ -143,15 +147,24 @@ final class ModelShelf
      */
     private function fill(string $slug, array $ways): array
     {
-        $parts = (new ModelMaker($this->files))->make($this->folded($slug, $ways));
+        $parts = (new ModelMaker($this->files, ($this->manner)()))->make($this->folded($slug, $ways));
         foreach ($parts as $name => $part) {
-            $this->cache->put(
-                "shelf:$name:$slug:".$this->files->version($slug).':'.json_encode($ways),
-                $part,
-                60 * 60 * 24 * 30,
-            );
+            $this->cache->put($this->key($slug, $ways, $name), $part, 60 * 60 * 24 * 30);
         }
 
         return $parts;
+    }
+
+    /** @param  array<string, string>  $ways */
+    private function key(string $slug, array $ways, string $part): string
+    {
+        return implode(':', [
+            'shelf',
+            $part,
+            $slug,
+            $this->files->version($slug),
+            ($this->manner)()->key(),
+            (string) json_encode($ways),
+        ]);
     }
 }

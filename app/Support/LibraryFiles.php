@@ -15,6 +15,7 @@ use Cathedra\Core\Sequence\BadSequence;
 use Cathedra\Core\Sequence\FoldKind;
 use Cathedra\Core\Sequence\Loader;
 use Cathedra\Core\Sequence\Sequence;
+use Cathedra\Core\Wording\Manner;
 use Cathedra\Core\Wording\Phrasebook;
 use Illuminate\Contracts\Cache\Repository;
 use Symfony\Component\Yaml\Yaml;
@@ -34,6 +35,9 @@ final class LibraryFiles
 
     /** @var array<string, string> */
     private array $versions = [];
+
+    /** @var array<string, Phrasebook> by manner */
+    private array $words = [];
 
     /** @var array<class-string, object> rules that were read and found to be sound in this request */
     private array $rules = [];
@@ -92,12 +96,16 @@ final class LibraryFiles
         );
     }
 
-    public function words(): Phrasebook
+    public function words(Manner $manner = new Manner()): Phrasebook
     {
-        /** @var array<string, array<array-key, string>> $sections */
-        $sections = $this->yaml('/wording/en.yaml');
+        return $this->words[$manner->key()] ??= new Phrasebook($this->sections(), $manner);
+    }
 
-        return new Phrasebook($sections);
+    /** @return array<string, array<array-key, mixed>> the phrases as they are shipped */
+    public function sections(): array
+    {
+        /** @var array<string, array<array-key, mixed>> */
+        return $this->yaml('/wording/en.yaml');
     }
 
     public function times(): BaseTimes

@@ -26,8 +26,8 @@ final class Drawing
 
     private const DOT = 1.3;
 
-    /** Radius of the disc behind a number or letter. */
-    private const LABEL = 2.2;
+    /** Radius of the disc behind the number of a landmark, and behind the letter of a place, which is read afar. */
+    private const DISC = ['label' => 2.2, 'letter' => 4.2];
 
     /** The ring at the start of a pull, where fingers take hold. */
     private const RING = 1.8;
@@ -88,8 +88,8 @@ final class Drawing
         foreach ($scene->labels as $label) {
             [$x, $y] = $self->at($label['at']);
             $self->marks[] = [
-                'style' => 'label',
-                'path' => self::circle([$x, $y], self::LABEL),
+                'style' => $label['style'],
+                'path' => self::circle([$x, $y], self::DISC[$label['style']]),
                 'at' => [round($x, 2), round($y, 2)],
                 'text' => $label['text'],
             ];

@@ -21,6 +21,9 @@ final readonly class FoldMarks
     /** How far the arrow swings aside, as a share of its length. */
     private const SWING = 0.28;
 
+    /** The letters at the two ends of an arrow, where letters are wanted. */
+    public const LETTERS = ['A', 'B'];
+
     /** @return list<SceneFold> the creases of a movement, as far as they can be seen before it; all when none can */
     public static function lines(Action $action): array
     {

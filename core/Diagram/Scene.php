@@ -25,7 +25,8 @@ final readonly class Scene
      * @param  list<SceneArrow>  $arrows
      * @param  list<Pair>  $dots  landmarks that are being matched
      * @param  list<string>  $signs  turn-over, rotate-clockwise, rotate-counterclockwise, repeat-behind, unfold
-     * @param  list<array{at: Pair, text: string}>  $labels  numbers and letters
+     * @param  list<array{at: Pair, text: string, style: 'label'|'letter'}>  $labels  numbers of landmarks, letters of
+     *     places
      */
     public function __construct(
         public array $frame,
@@ -36,6 +37,29 @@ final readonly class Scene
         public array $signs,
         public array $labels = [],
     ) {
+    }
+
+    /**
+     * The same with letters instead of the first dots.
+     *
+     * @param  non-empty-list<string>  $letters
+     */
+    public function lettered(array $letters): self
+    {
+        $labels = $this->labels;
+        foreach (array_slice($this->dots, 0, count($letters)) as $i => $at) {
+            $labels[] = ['at' => $at, 'text' => $letters[$i], 'style' => 'letter'];
+        }
+
+        return new self(
+            $this->frame,
+            $this->items,
+            $this->folds,
+            $this->arrows,
+            array_slice($this->dots, count($letters)),
+            $this->signs,
+            $labels,
+        );
     }
 
     /** The strokes that show it. */

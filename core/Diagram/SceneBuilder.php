@@ -62,7 +62,7 @@ final class SceneBuilder
         foreach ($landmarks as $landmark) {
             $at = $landmark->place();
             $key = sprintf('%.1f %.1f', $at->x, $at->y);
-            $labels[$key] ??= ['at' => [$at->x, $at->y], 'text' => ''];
+            $labels[$key] ??= ['at' => [$at->x, $at->y], 'text' => '', 'style' => 'label'];
             $labels[$key]['text'] .= ($labels[$key]['text'] === '' ? '' : '/').$landmark->number;
         }
 
@@ -108,13 +108,18 @@ final class SceneBuilder
         return new Scene($frame, $items, $scene->folds, $scene->arrows, $scene->dots, $scene->signs);
     }
 
-    /** The state before a step, with fold lines, arrows and signs of what comes. */
-    public static function before(FoldedStep $step): Scene
+    /**
+     * The state before a step, with fold lines, arrows and signs of what comes.
+     *
+     * @param  bool  $letters  whether the places of the first arrow have letters instead of dots
+     */
+    public static function before(FoldedStep $step, bool $letters = false): Scene
     {
         $inFront = array_values(array_filter($step->actions, static fn (Action $a): bool => ! $a->behind));
         $behind = count($inFront) < count($step->actions);
+        $scene = (new self($step->before))->scene($inFront, self::signs($step, $behind), self::pulls($step));
 
-        return (new self($step->before))->scene($inFront, self::signs($step, $behind), self::pulls($step));
+        return $letters && $scene->dots !== [] ? $scene->lettered(FoldMarks::LETTERS) : $scene;
     }
 
     /**
@@ -147,9 +152,9 @@ final class SceneBuilder
     /**
      * The same picture as before(), of the place of the action only; null when the action is large enough to be seen.
      */
-    public static function closeUp(FoldedStep $step): ?Scene
+    public static function closeUp(FoldedStep $step, bool $letters = false): ?Scene
     {
-        $scene = self::before($step);
+        $scene = self::before($step, $letters);
         $marks = [
             ...array_merge(...array_map(static fn (array $f): array => [$f['from'], $f['to']], $scene->folds)),
             ...$scene->dots,
@@ -177,6 +182,7 @@ final class SceneBuilder
             $scene->arrows,
             $scene->dots,
             [],
+            $scene->labels,
         );
     }
 

@@ -55,7 +55,7 @@ final readonly class KitList
             $add('check-square');
         }
         foreach ($this->paper->models as $model) {
-            $add('practise', ['title' => $model->title], count($this->paper->models) > 1 ? 'practise-one' : null);
+            $add('practise', ['title' => $model->title], count($this->paper->models) > 1 ? 'practise-of' : null);
         }
         $add('sort', [
             'n' => $this->squareInLesson && $cut !== [] ? $this->handedOut() : count($this->paper->pieces),
@@ -66,7 +66,7 @@ final readonly class KitList
             $add(
                 'spares',
                 ['n' => $model->spares, 'title' => $model->title],
-                count($this->paper->models) > 1 ? 'spares-one' : null,
+                count($this->paper->models) > 1 ? 'spares-of' : null,
             );
         }
         if ($this->scissors() > 0) {

@@ -28,6 +28,8 @@ final class Folder
     /** @var array<string, list<Segment>> on the sheet, by step number and by name */
     private array $creases = [];
 
+    private Called $called;
+
     /** @var array<int, array{FoldedState, FoldedState}> before and after, by step number */
     private array $past = [];
 
@@ -37,8 +39,8 @@ final class Folder
     private array $sides = [];
 
     /**
-     * @var array<string, array{FoldedState, array<string, Point>, array<string, list<Segment>>}> what lies
-     *     aside: state, marks, creases, by part ('' for the main piece)
+     * @var array<string, array{FoldedState, array<string, Point>, array<string, list<Segment>>, Called}> what lies
+     *     aside: state, marks, creases, parts called, by part ('' for the main piece)
      */
     private array $aside = [];
 
@@ -50,6 +52,7 @@ final class Folder
     private function __construct(private readonly Sequence $sequence, Sheet $sheet, private readonly float $shortSide)
     {
         $this->state = FoldedState::flat($sheet, $sequence->sideUp);
+        $this->called = new Called();
     }
 
     /**
@@ -108,6 +111,7 @@ final class Folder
         try {
             $this->take($step->part ?? '');
             $before = $this->state;
+            $called = $this->called;
             $this->do($step, false);
             $this->remember($step, $before);
             $attached = $step->attach === null ? null : $this->attached($step->attach);
@@ -123,7 +127,7 @@ final class Folder
                 );
         }
 
-        return new FoldedStep($step, $before, $this->state, $this->actions, $attached);
+        return new FoldedStep($step, $before, $this->state, $this->actions, $called, $attached);
     }
 
     /** Puts the piece at work aside and takes up another; a part begins with its flat sheet. */
@@ -132,16 +136,17 @@ final class Folder
         if ($part === $this->part) {
             return;
         }
-        $this->aside[$this->part] = [$this->state, $this->marks, $this->creases];
+        $this->aside[$this->part] = [$this->state, $this->marks, $this->creases, $this->called];
         $spec = $this->sequence->parts[$part] ?? null;
         if (! isset($this->aside[$part]) && $spec !== null) {
             $this->aside[$part] = [
                 FoldedState::flat($this->sequence->partSheet($spec, $this->shortSide), $spec->sideUp),
                 [],
                 [],
+                new Called(),
             ];
         }
-        [$this->state, $this->marks, $this->creases] = $this->aside[$part];
+        [$this->state, $this->marks, $this->creases, $this->called] = $this->aside[$part];
         $this->part = $part;
     }
 
@@ -380,6 +385,13 @@ final class Folder
         foreach ($step->marks as $name => $point) {
             $this->marks[$name] = $this->onSheet($point->locate($setting));
         }
+        foreach ($step->call as $name => $point) {
+            $this->called = $this->called->with(
+                (string) $name,
+                $point === null ? null : $this->onSheet($point->locate($setting)),
+            );
+        }
+        $this->called->mustBeThere($this->state);
     }
 
     private function nameCreases(Step $step, FoldedState $before): void

@@ -14,6 +14,9 @@ final readonly class Loader
     /** Bytes; a long model has 10 kB. */
     private const MAX_BYTES = 200_000;
 
+    /** What is written at a step and means nothing at the top. */
+    private const OF_A_STEP = ['like', 'call', 'note', 'caution'];
+
     /**
      * @param  array<string, string>  $choice  for models with routes: the way taken, by route; others take the first
      *
@@ -87,6 +90,11 @@ final readonly class Loader
             $top->someOf('does', Sequence::DOES),
             GoalReader::all($top, $lines),
         );
+        foreach (self::OF_A_STEP as $key) {
+            if ($top->has($key)) {
+                throw $top->bad($key, "\"$key\" says something of one step; write it in that step, beside \"fold\".");
+            }
+        }
         $top->nothingElse();
 
         return $model;

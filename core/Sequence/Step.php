@@ -32,6 +32,7 @@ final readonly class Step
      * @param  Attach|null  $attach  for attach
      * @param  string|null  $like  what the model looks like afterwards, "a boat"
      * @param  string|null  $caution  that belongs to this step
+     * @param  array<string, PointRef|null>  $call  names of parts from here on, found after the step; null ends one
      */
     public function __construct(
         public int $number,
@@ -55,6 +56,7 @@ final readonly class Step
         public ?Attach $attach = null,
         public ?string $like = null,
         public ?string $caution = null,
+        public array $call = [],
     ) {
     }
 

@@ -62,6 +62,7 @@ final readonly class StepReader
             $kind === FoldKind::Attach ? $this->attach() : null,
             $this->in->optionalText('like', 80),
             $this->in->optionalText('caution', 300),
+            $this->call(),
         );
         $this->in->nothingElse();
 
@@ -120,6 +121,23 @@ final readonly class StepReader
         }
 
         return $marks;
+    }
+
+    /** @return array<string, PointRef|null> */
+    private function call(): array
+    {
+        $call = [];
+        foreach ($this->in->has('call') ? (array) $this->in->value('call') : [] as $name => $text) {
+            if (! is_string($name) || ! is_string($text) || preg_match('/^[a-z][a-z -]{0,29}$/', $name) !== 1) {
+                throw $this->in->bad(
+                    'call',
+                    '"call" must map names (small letters, spaces, hyphens) to points, or to none.',
+                );
+            }
+            $call[$name] = $text === 'none' ? null : $this->folds->parsed('call', $text, Parser::point(...));
+        }
+
+        return $call;
     }
 
     /** @return list<int> */

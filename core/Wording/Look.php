@@ -10,8 +10,11 @@ use Cathedra\Core\Folding\Edge;
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Folding\Pockets;
 use Cathedra\Core\Folding\Shape;
+use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Geometry\Tolerance;
 use Cathedra\Core\Sequence\FoldedModel;
+use Cathedra\Core\Sequence\FoldedStep;
+use Cathedra\Core\Sequence\FoldKind;
 
 /**
  * What a learner sees from the chair when a step is done: at most three things, the most telling first, all from the
@@ -53,7 +56,58 @@ final readonly class Look
             return $like !== [] ? $like : [$words->say('looks', "form-$form")];
         }
 
-        return array_slice([...$like, ...self::ofState($step->after, $words)], 0, self::MOST);
+        $seen = self::ofState($step->after, $words);
+        if ($step->step->kind === FoldKind::Crease) {
+            $crossing = array_intersect($seen, array_map(
+                static fn (string $key): string => $words->say('looks', $key),
+                ['star', 'cross', 'plus'],
+            ));
+            $seen = [...$crossing, ...self::newCrease($step, $words), ...array_diff($seen, $crossing)];
+        }
+
+        return array_slice([...$like, ...$seen], 0, self::MOST);
+    }
+
+    /**
+     * What a step that only creases has left to see: where its crease runs, or where its two creases meet.
+     *
+     * @return list<string> one line, or none where the outline has no word for it
+     */
+    private static function newCrease(FoldedStep $step, Phrasebook $words): array
+    {
+        $state = $step->after;
+        $lines = [];
+        foreach ($state->pattern->creases() as $edge) {
+            if ($edge->origin !== $step->step->label() || $edge->assignment->isFolded() || $edge->isHidden()) {
+                continue;
+            }
+            $piece = $state->segment($edge);
+            foreach ($lines as $i => $line) {
+                if ($piece->liesOn($line->straight(), $state->tolerance->sight)) {
+                    $ends = [$line->a, $line->b, $piece->a, $piece->b];
+                    $lines[$i] = Segment::spanning($line->straight(), $ends) ?? $line;
+
+                    continue 2;
+                }
+            }
+            $lines[] = $piece;
+        }
+        $places = new Places($state, $words, $step->called);
+        if (count($lines) === 1) {
+            [$from, $to] = [$places->landmark($lines[0]->a), $places->landmark($lines[0]->b)];
+
+            return $from === null || $to === null
+                ? []
+                : [$words->say('looks', 'new-crease', ['from' => $from, 'to' => $to])];
+        }
+        foreach (count($lines) === 2 ? [$lines[0]->a, $lines[0]->b] : [] as $end) {
+            $at = $lines[1]->passes($end, $state->tolerance->sight) ? $places->landmark($end) : null;
+            if ($at !== null) {
+                return [$words->say('looks', 'new-creases', ['at' => $at])];
+            }
+        }
+
+        return [];
     }
 
     /** @return list<string> what there is to see of a state that lies flat */
@@ -102,10 +156,10 @@ final readonly class Look
         krsort($where);
         $said = [];
         foreach ($where as $loose => $names) {
-            $key = ($loose > 1 ? 'loose' : 'closed').(count($names) > 1 ? '-several' : '');
-            $said[] = $this->words->say('looks', $key, [
+            $said[] = $this->words->say('looks', $loose > 1 ? 'loose' : 'closed', [
+                'places' => count($names),
                 'count' => $this->words->number($loose),
-                'direction' => $this->directions($names),
+                'ends' => $this->listed('ends', $names),
             ]);
         }
 
@@ -171,8 +225,9 @@ final readonly class Look
         }
         $said = [];
         foreach (array_filter($of) as $kind => $names) {
-            $said[] = $this->words->say('looks', "$kind-edge".(count($names) > 1 ? '-several' : ''), [
-                'direction' => $this->directions($names),
+            $said[] = $this->words->say('looks', "$kind-edge", [
+                'places' => count($names),
+                'directions' => $this->listed('directions', $names),
             ]);
         }
 
@@ -187,7 +242,7 @@ final readonly class Look
             : Pockets::of($this->anatomy->state, $this->anatomy->stacks());
 
         return count($mouths) !== 1 ? [] : [
-            $this->words->say('looks', 'pocket', ['direction' => $this->directions($mouths)]),
+            $this->words->say('looks', 'pocket', ['ends' => $this->listed('ends', $mouths)]),
         ];
     }
 
@@ -202,12 +257,15 @@ final readonly class Look
         };
     }
 
-    /** @param  non-empty-list<Direction>  $names */
-    private function directions(array $names): string
+    /**
+     * @param  string  $section  of the words
+     * @param  non-empty-list<Direction>  $names
+     */
+    private function listed(string $section, array $names): string
     {
         $place = static fn (Direction $d): int => (int) array_search($d, self::SAID, true);
         usort($names, static fn (Direction $a, Direction $b): int => $place($a) <=> $place($b));
-        $texts = array_map(fn (Direction $d): string => $this->words->say('directions', $d->value), $names);
+        $texts = array_map(fn (Direction $d): string => $this->words->say($section, $d->value), $names);
         $last = array_pop($texts);
 
         return $texts === [] ? $last : implode(', ', $texts).' '.$this->words->say('looks', 'and').' '.$last;

@@ -12,6 +12,7 @@ use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Geometry\Tolerance;
+use Cathedra\Core\Sequence\Called;
 
 /**
  * Says points and lines of a state in a folder's words, from where they lie, whatever the sequence called them. Only
@@ -23,8 +24,12 @@ final readonly class Places
 
     private float $near;
 
-    public function __construct(private FoldedState $state, private Phrasebook $words)
-    {
+    /** @param  Called  $called  parts that have a name, which goes before every other */
+    public function __construct(
+        private FoldedState $state,
+        private Phrasebook $words,
+        private Called $called = new Called(),
+    ) {
         $this->anatomy = Anatomy::of($state);
         $this->near = $state->tolerance->aside;
     }
@@ -38,6 +43,10 @@ final readonly class Places
     /** A corner or tip that a hand can take, in words; null where it is none of those, or has no name. */
     public function grip(Point $p): ?string
     {
+        $part = $this->called->at($this->state, $p);
+        if ($part !== null) {
+            return $this->words->say('points', 'called', ['part' => $part]);
+        }
         $corner = $this->anatomy->outline->cornerAt($p);
         if ($corner !== null) {
             return $this->anatomy->compass->nameOfCorner($corner) === null ? null : $this->named($p);
@@ -49,6 +58,16 @@ final readonly class Places
     /** The point in words; null where only the picture can show it. */
     public function named(Point $p): ?string
     {
+        return $this->landmark($p) ?? ($this->edgeThrough($p) === null ? $this->inside($p) : $this->creaseEnd($p));
+    }
+
+    /** The point by what it is of the outline: a called part, a corner, the middle of an edge. */
+    public function landmark(Point $p): ?string
+    {
+        $part = $this->called->at($this->state, $p);
+        if ($part !== null) {
+            return $this->words->say('points', 'called', ['part' => $part]);
+        }
         $outline = $this->anatomy->outline;
         $corner = $outline->cornerAt($p);
         if ($corner !== null && ($name = $this->anatomy->compass->nameOfCorner($corner)) !== null) {
@@ -56,18 +75,33 @@ final readonly class Places
                 'direction' => $this->words->say('directions', $name->value),
             ]);
         }
-        $side = $outline->sideThrough($p);
-        if ($side !== null && ($name = $this->anatomy->compass->nameOfSide($side)) !== null) {
-            $direction = ['direction' => $this->words->say('directions', $name->value)];
-            if ($outline->sides()[$side]->middle()->distanceTo($p) < $this->near) {
-                return $this->words->say('points', 'middle-of-edge', $direction);
-            }
-            $step = $this->stepOf($this->creasesThrough($p));
+        $edge = $this->edgeThrough($p);
 
-            return $step === null ? null : $this->words->say('points', 'crease-end', ['step' => $step] + $direction);
-        }
+        return $edge !== null && $edge[0]->middle()->distanceTo($p) < $this->near
+            ? $this->words->say('points', 'middle-of-edge', ['direction' => $edge[1]])
+            : null;
+    }
 
-        return $this->inside($p);
+    /** The point as the end of a crease on an edge that has a name. */
+    private function creaseEnd(Point $p): ?string
+    {
+        $edge = $this->edgeThrough($p);
+        $step = $edge === null ? null : $this->stepOf($this->creasesThrough($p));
+
+        return $edge === null || $step === null
+            ? null
+            : $this->words->say('points', 'crease-end', ['step' => $step, 'direction' => $edge[1]]);
+    }
+
+    /** @return array{Segment, string}|null the edge of the outline through the point and its direction in words */
+    private function edgeThrough(Point $p): ?array
+    {
+        $side = $this->anatomy->outline->sideThrough($p);
+        $name = $side === null ? null : $this->anatomy->compass->nameOfSide($side);
+
+        return $side === null || $name === null
+            ? null
+            : [$this->anatomy->outline->sides()[$side], $this->words->say('directions', $name->value)];
     }
 
     /** The line in words where an edge or a crease lies there, else null. */
@@ -89,7 +123,7 @@ final readonly class Places
         return match (true) {
             $there !== [] && $middle !== null => $this->words->say('lines', $middle),
             $step !== null => $this->words->say('lines', 'crease-of', ['step' => $step]),
-            default => $this->cornerToCorner($segment),
+            default => $this->cornerToCorner($segment) ?? $this->betweenEnds($segment),
         };
     }
 
@@ -119,6 +153,24 @@ final readonly class Places
         }
 
         return $this->words->say('lines', 'corners', ['from' => $names[0], 'to' => $names[1]]);
+    }
+
+    /** Between the ends of two creases of one step, at edges where they can be seen. */
+    private function betweenEnds(Segment $segment): ?string
+    {
+        $steps = [];
+        foreach ([$segment->a, $segment->b] as $end) {
+            $side = $this->anatomy->outline->sideThrough($end);
+            $open = array_filter(
+                $this->creasesThrough($end),
+                static fn (Edge $edge): bool => ! $edge->assignment->isFolded(),
+            );
+            $steps[] = $side === null || $open === [] ? null : $this->stepOf(array_values($open));
+        }
+
+        return $steps[0] !== null && $steps[0] === $steps[1]
+            ? $this->words->say('lines', 'between-ends', ['step' => $steps[0]])
+            : null;
     }
 
     private function inside(Point $p): ?string

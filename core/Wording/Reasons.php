@@ -36,7 +36,8 @@ final readonly class Reasons
                 $insight->hidden > 0 ? $say('hidden') : null,
                 $insight->byEye > 0 ? $say('by-eye') : null,
                 $insight->guides !== []
-                    ? $say(count($insight->guides) > 1 ? 'guides-several' : 'guides', [
+                    ? $say('guides', [
+                        'count' => count($insight->guides),
                         'steps' => implode(', ', $insight->guides),
                     ])
                     : null,

@@ -16,6 +16,7 @@ final readonly class SaidStep
      * @param  string|null  $warnAhead  that the next step is a hard moment
      * @param  list<string>  $cautions  that belong to this step
      * @param  bool  $saysWay  whether the sentence says which way the paper goes
+     * @param  string|null  $note  the author's hint
      */
     public function __construct(
         public string $name,
@@ -26,6 +27,7 @@ final readonly class SaidStep
         public ?string $warnAhead,
         public array $cautions,
         public bool $saysWay,
+        public ?string $note,
     ) {
     }
 

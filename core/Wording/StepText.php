@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Wording;
 
+use Cathedra\Core\Diagram\FoldMarks;
 use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Sequence\Action;
 use Cathedra\Core\Sequence\Alignment\Bring;
@@ -23,6 +24,11 @@ final readonly class StepText
 {
     /** Between the motions of a phrase in library/wording. */
     private const MOTION = ' // ';
+
+    /** The letters of the place taken hold of and of where it goes, as in the picture. */
+    private const FROM = FoldMarks::LETTERS[0];
+
+    private const TO = FoldMarks::LETTERS[1];
 
     /** More layers than these nobody counts with a finger. */
     private const COUNTED = 4;
@@ -51,8 +57,10 @@ final readonly class StepText
                 'way' => $say($spec->turn < 0 ? 'clockwise' : 'counterclockwise'),
             ]),
             FoldKind::Unfold => $say('unfold', ['step' => $spec->steps[0]]),
-            FoldKind::Repeat => $say((count($spec->steps) === 1 ? 'repeat-one-' : 'repeat-').$spec->on, [
+            FoldKind::Repeat => $say('repeat', [
+                'count' => count($spec->steps),
                 'steps' => implode(', ', $spec->steps),
+                'on' => (string) $spec->on,
             ]),
             FoldKind::Inflate, FoldKind::OpenOut, FoldKind::Curl, FoldKind::Pinch, FoldKind::Stand => $say(
                 $spec->kind->value,
@@ -65,9 +73,10 @@ final readonly class StepText
                 ? self::crease($step, $words, $saysWay)
                 : self::compound($step, $spec->movement, $words),
         };
+        $text = self::lettered($text, $step, $words);
         $motions = array_values(array_filter(explode(self::MOTION, $text), static fn (string $m): bool => $m !== ''));
 
-        return new self($words->say('names', self::nameKey($step)), $motions === [] ? [$text] : $motions, $saysWay);
+        return new self($words->foldName(self::nameKey($step)), $motions === [] ? [$text] : $motions, $saysWay);
     }
 
     private static function crease(FoldedStep $step, Phrasebook $words, bool &$saysWay): string
@@ -91,14 +100,14 @@ final readonly class StepText
     {
         $at = $step->attached?->box()->centre() ?? $step->after->box()->centre();
 
-        return (new Places($step->after, $words))->point($at);
+        return (new Places($step->after, $words, $step->called))->point($at);
     }
 
     /** Several creases at once: what is taken hold of, where it goes, and what the paper does meanwhile. */
     private static function compound(FoldedStep $step, Movement $movement, Phrasebook $words): string
     {
         $action = $step->actions[0];
-        $places = new Places($action->state, $words);
+        $places = new Places($action->state, $words, $step->called);
         $change = $action->change ?? throw new \LogicException('A movement changes something.');
         $saying = $movement->says($change);
         $hands = Handling::of($action);
@@ -106,9 +115,13 @@ final readonly class StepText
         $edge = $action->taken === null ? null : $places->line($action->taken);
         $with = $saying->with + [
             'what' => $hands === null ? '' : self::taken($hands, $places, $words),
-            'at' => $hands === null ? '' : ($places->grip($hands->at) ?? $words->say('points', 'place')),
+            'at' => $hands === null ? '' : self::withLetter(
+                $places->grip($hands->at) ?? $words->say('points', 'place'),
+                self::FROM,
+                $words,
+            ),
             'edge' => $edge === null ? '' : ", $edge,",
-            'to' => $hands === null ? '' : $places->point($hands->to),
+            'to' => $hands === null ? '' : self::withLetter($places->point($hands->to), self::TO, $words),
             'line' => self::lineOr($line, $places, $words, $action->cuts === [] ? 'line' : 'drawn'),
         ];
         $keys = [$step->step->kind->value, ...$saying->more];
@@ -124,7 +137,7 @@ final readonly class StepText
         Phrasebook $words,
         bool &$saysWay,
     ): string {
-        $places = new Places($action->state, $words);
+        $places = new Places($action->state, $words, $step->called);
         $away = $action->valley ? '' : '-away';
         $alignment = $step->step->alignment;
         $to = $alignment instanceof Bring && $alignment->to instanceof LineRef && $hands->target !== null
@@ -132,7 +145,7 @@ final readonly class StepText
             : $places->named($hands->to);
         $with = [
             'what' => self::taken($hands, $places, $words),
-            'to' => $to ?? $words->say('points', 'place'),
+            'to' => self::withLetter($to ?? $words->say('points', 'place'), self::TO, $words),
             'line' => self::lineOr($hands->line, $places, $words, 'line'),
             'way' => $words->say('ways', $hands->way->value),
         ];
@@ -156,14 +169,30 @@ final readonly class StepText
         return $words->say('steps', $key, $with);
     }
 
-    /** What the hand takes: the edge by its name, else the place. */
+    /** What the hand takes: the edge by its name, else the place; with its letter, where letters are wanted. */
     private static function taken(Handling $hands, Places $places, Phrasebook $words): string
     {
-        if ($hands->edge !== null) {
-            return $places->line($hands->edge) ?? $words->say('points', 'edge-at-dot');
-        }
+        return self::withLetter($hands->edge !== null
+            ? $places->line($hands->edge) ?? $words->say('points', 'edge-at-dot')
+            : $places->grip($hands->at) ?? $words->say('points', 'flap-at-dot'), self::FROM, $words);
+    }
 
-        return $places->grip($hands->at) ?? $words->say('points', 'flap-at-dot');
+    private static function withLetter(string $place, string $letter, Phrasebook $words): string
+    {
+        return $words->manner->letters
+            ? $words->say('points', 'lettered', ['place' => $place, 'letter' => $letter])
+            : $place;
+    }
+
+    /** A sentence that does not name where the place goes says it by the letters of the picture. */
+    private static function lettered(string $text, FoldedStep $step, Phrasebook $words): string
+    {
+        $drawn = $words->manner->letters && $step->actions !== [] && ! $step->actions[0]->behind &&
+            FoldMarks::arrow($step->actions[0]) !== null;
+
+        return ! $drawn || str_contains($text, '('.self::TO.')')
+            ? $text
+            : $text.' '.$words->say('steps', 'letters', ['from' => self::FROM, 'to' => self::TO]);
     }
 
     /** @param  string  $else  key of what the picture shows there */
@@ -182,12 +211,14 @@ final readonly class StepText
         }
         $hands = $also === 'behind' || $other === null ? null : Handling::of($other);
         // both sides go by the outline before the step, as its landmarks do
-        $places = new Places($step->actions[0]->state, $words);
+        $places = new Places($step->actions[0]->state, $words, $step->called);
         $what = $hands === null
             ? null
             : ($hands->edge === null ? $places->grip($hands->at) : $places->line($hands->edge));
         $first = Handling::of($step->actions[0]);
-        $before = $first === null ? null : self::taken($first, $places, $words);
+        $before = $first === null
+            ? null
+            : ($first->edge === null ? $places->grip($first->at) : $places->line($first->edge));
 
         return $what === null || $what === $before
             ? $words->say('steps', $also)

@@ -68,7 +68,7 @@ final readonly class StepsDocument
             'stop' => $said->stop,
             'warn_ahead' => $said->warnAhead,
             'cautions' => $said->cautions,
-            'note' => $step->step->note,
+            'note' => $said->note,
             'hard' => in_array($step->step->number, $this->insight->hard, true),
             'seconds' => ['show' => $seconds['show'], 'fold' => $seconds['fold']],
             'claims' => $hands === null || $action === null

@@ -59,6 +59,7 @@ final readonly class Teacher
                 $step->step->caution,
             ])),
             $text->saysWay,
+            Note::of($step->step, $this->words),
         );
     }
 
@@ -132,7 +133,7 @@ final readonly class Teacher
         $hands = $alignment instanceof Along ? Handling::of($step->actions[0]) : null;
 
         return $hands?->line !== null &&
-            (new Places($step->actions[0]->state, $this->words))->line($hands->line) === null;
+            (new Places($step->actions[0]->state, $this->words, $step->called))->line($hands->line) === null;
     }
 
     private function warnAhead(int $i): ?string

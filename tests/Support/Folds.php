@@ -9,7 +9,10 @@ use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Sequence\FoldedModel;
 use Cathedra\Core\Sequence\Folder;
 use Cathedra\Core\Sequence\Loader;
+use Cathedra\Core\Wording\Manner;
+use Cathedra\Core\Wording\Phrasebook;
 use PHPUnit\Framework\Assert;
+use Symfony\Component\Yaml\Yaml;
 
 /** Short ways to fold in tests. */
 final class Folds
@@ -76,5 +79,14 @@ final class Folds
     {
         $frame = json_decode((string) json_encode(FoldDocument::frame($state)), true);
         Assert::assertSame([], FoldChecker::complaints($frame), $what);
+    }
+
+    /** The words that are shipped, in a manner. */
+    public static function words(Manner $manner = new Manner()): Phrasebook
+    {
+        /** @var array<string, array<array-key, mixed>> $file */
+        $file = Yaml::parseFile(dirname(__DIR__, 2).'/library/wording/en.yaml');
+
+        return new Phrasebook($file, $manner);
     }
 }

@@ -58,7 +58,7 @@ final readonly class CutMove implements Movement
 
         return new Saying(
             more: [$layers, ...($this->remove === null ? [] : ['cut-remove'])],
-            with: ['count' => (string) $this->layers],
+            with: ['count' => $this->layers ?? 0],
         );
     }
 

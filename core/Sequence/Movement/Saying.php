@@ -9,7 +9,7 @@ final readonly class Saying
 {
     /**
      * @param  list<string>  $more  keys of sentences said after the first
-     * @param  array<string, string>  $with  values for them
+     * @param  array<string, string|int>  $with  values for them
      */
     public function __construct(public array $more = [], public array $with = [])
     {

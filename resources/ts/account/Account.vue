@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { answer, client, Problem } from '../api/client'
 import { useMe } from '../api/queries'
+import HowItIsSaid from './HowItIsSaid.vue'
 
 /** One's own account: a new password ends every other session. */
 const { t } = useI18n()
@@ -37,7 +38,8 @@ async function submit() {
 </script>
 
 <template>
-  <div class="page">
+  <div class="page columns">
+    <HowItIsSaid v-if="me.data.value" :account="me.data.value" />
     <form class="sheet stack" novalidate @submit.prevent="submit">
       <h1>{{ t('account.title', { name: me.data.value?.name ?? '' }) }}</h1>
       <p class="quiet">{{ t('account.text') }}</p>
@@ -76,6 +78,7 @@ async function submit() {
 </template>
 
 <style scoped>
+.columns { display: grid; grid-template-columns: repeat(auto-fit, minmax(320px, 1fr)); gap: 24px; align-items: start; }
 form { max-width: 520px; padding: 28px; }
 .hidden { display: none; }
 </style>

@@ -2,6 +2,7 @@ import createClient, { type Middleware } from 'openapi-fetch'
 import type { components, paths } from './schema'
 
 type Schemas = components['schemas']
+export type AccountData = Schemas['AccountData']
 export type Drawing = Schemas['Drawing']
 export type ModelSummary = Schemas['ModelSummary']
 export type ModelData = Schemas['ModelData']

@@ -36,6 +36,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/organisation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changeOrganisation"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sign-in": {
         parameters: {
             query?: never;
@@ -644,6 +660,18 @@ export interface components {
              * @enum {string}
              */
             unit: "mm" | "cm" | "in";
+            /**
+             * @description as the folder sees them, or as on a wall
+             * @enum {string}
+             */
+            directions: "folder" | "wall";
+            /**
+             * @description how folds are called
+             * @enum {string}
+             */
+            fold_names: "term" | "likeness" | "both";
+            /** @description whether places have letters in picture and sentence */
+            letters: boolean;
             formats: {
                 key: string;
                 name: string;
@@ -1624,6 +1652,36 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    changeOrganisation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** @enum {string} */
+                    directions: "folder" | "wall";
+                    /** @enum {string} */
+                    fold_names: "term" | "likeness" | "both";
+                    letters: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description changed, for everybody of the place */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountData"];
+                };
             };
         };
     };

@@ -59,7 +59,7 @@ const paths = computed(() =>
       :key="label.text"
       :x="label.at?.[0]"
       :y="label.at?.[1]"
-      :font-size="styles.label?.text"
+      :font-size="styles[label.style]?.text"
       :fill="inks.ink"
       text-anchor="middle"
       dominant-baseline="central">

@@ -139,7 +139,13 @@ final class DrawingTest extends TestCase
                 SceneBuilder::labelled($model->steps[1]->before, $numbered),
             ];
             foreach ($model->steps as $step) {
-                array_push($scenes, SceneBuilder::before($step), SceneBuilder::after($step), Halfway::of($step));
+                array_push(
+                    $scenes,
+                    SceneBuilder::before($step),
+                    SceneBuilder::before($step, true),
+                    SceneBuilder::after($step),
+                    Halfway::of($step),
+                );
             }
             foreach (array_filter($scenes) as $scene) {
                 $drawing = $scene->drawing();

@@ -8,11 +8,9 @@ use Cathedra\Core\Sequence\FoldedModel;
 use Cathedra\Core\Sequence\Folder;
 use Cathedra\Core\Sequence\FoldKind;
 use Cathedra\Core\Sequence\Loader;
-use Cathedra\Core\Wording\Phrasebook;
 use Cathedra\Core\Wording\StepText;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Symfony\Component\Yaml\Yaml;
 use Tests\Support\Folds;
 
 /** What docs/fold-sequence.md shows can be folded as it stands there. */
@@ -31,7 +29,7 @@ final class DocumentedTest extends TestCase
     #[DataProvider('examples')]
     public function testAnExampleFolds(string $block): void
     {
-        $words = new Phrasebook(Yaml::parseFile(dirname(__DIR__, 3).'/library/wording/en.yaml'));
+        $words = Folds::words();
         foreach (self::fold($block)->steps as $step) {
             Folds::assertPaper($step->after, "step {$step->step->number}");
             self::assertMatchesRegularExpression('/^[A-Z][^{}]+\.$/', StepText::of($step, $words)->sentence);

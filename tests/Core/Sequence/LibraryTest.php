@@ -11,11 +11,10 @@ use Cathedra\Core\Folding\Sameness;
 use Cathedra\Core\Sequence\FoldKind;
 use Cathedra\Core\Sequence\Step;
 use Cathedra\Core\Wording\Look;
-use Cathedra\Core\Wording\Phrasebook;
+use Cathedra\Core\Wording\Note;
 use Cathedra\Core\Wording\StepText;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Symfony\Component\Yaml\Yaml;
 use Tests\Support\Folds;
 
 /** Every model on the shelf, every step: paper by the independent judge, with a sentence, checks and a picture. */
@@ -55,7 +54,7 @@ final class LibraryTest extends TestCase
     #[DataProvider('models')]
     public function testEveryStepHasWordsAndPictures(string $slug, array $choice): void
     {
-        $words = self::words();
+        $words = Folds::words();
         foreach (Folds::library($slug, $choice)->steps as $step) {
             $text = StepText::of($step, $words);
             self::assertMatchesRegularExpression('/^[A-Z][^{}]+\.$/', $text->sentence);
@@ -96,6 +95,7 @@ final class LibraryTest extends TestCase
         foreach (['cautions', 'talk', 'decorate', 'display', 'resting', 'checkpoints'] as $kind) {
             self::assertNotSame([], $sequence->$kind, "$slug has no $kind");
         }
+        self::assertSame([], Note::warnings($sequence, Folds::words()));
         $cuts = array_filter($sequence->steps, static fn (Step $s): bool => $s->kind === FoldKind::Cut);
         self::assertTrue(
             $cuts === [] || str_contains(implode(' ', $sequence->cautions), 'rules'),
@@ -240,10 +240,10 @@ final class LibraryTest extends TestCase
 
     public function testSentencesSayWhatTheFolderSees(): void
     {
-        $words = self::words();
+        $words = Folds::words();
         $cup = Folds::library('drinking-cup')->steps;
         self::assertSame(
-            ['Diagonal fold', 'Bring the bottom corner to the top corner.'],
+            ['Diagonal fold', 'Bring the near corner to the far corner.'],
             [StepText::of($cup[1], $words)->name, StepText::of($cup[1], $words)->sentence],
         );
         self::assertSame(
@@ -252,19 +252,14 @@ final class LibraryTest extends TestCase
         );
         $box = Folds::library('oblong-box')->steps;
         self::assertStringStartsWith(
-            'Bring the top edge to the bottom edge.',
+            'Bring the far edge to the near edge.',
             StepText::of($box[2], $words)->sentence,
             'though other edges end at its middle',
         );
         self::assertContains(
-            'Two loose points at the top, which can be moved apart.',
+            'Two loose points at the far end, which can be moved apart.',
             Look::ofState($cup[1]->after, $words),
         );
         self::assertContains('It is a triangle.', Look::ofState($cup[1]->after, $words));
-    }
-
-    private static function words(): Phrasebook
-    {
-        return new Phrasebook(Yaml::parseFile(dirname(__DIR__, 3).'/library/wording/en.yaml'));
     }
 }

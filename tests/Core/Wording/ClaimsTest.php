@@ -13,7 +13,6 @@ use Cathedra\Core\Rules\Difficulty;
 use Cathedra\Core\Rules\FoldTable;
 use Cathedra\Core\Sequence\FoldedModel;
 use Cathedra\Core\Sequence\FoldKind;
-use Cathedra\Core\Wording\Phrasebook;
 use Cathedra\Core\Wording\StepsDocument;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -196,7 +195,7 @@ final class ClaimsTest extends TestCase
             $model,
             Difficulty::fromArray($yaml('difficulty'), $folds),
             BaseTimes::fromArray($yaml('base-times'), $folds),
-            new Phrasebook($yaml('wording/en')),
+            Folds::words(),
         );
 
         return $document['steps'];

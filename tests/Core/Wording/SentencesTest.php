@@ -7,7 +7,10 @@ namespace Tests\Core\Wording;
 use Cathedra\Core\Insight\ModelInsight;
 use Cathedra\Core\Rules\Difficulty;
 use Cathedra\Core\Rules\FoldTable;
+use Cathedra\Core\Wording\Directions;
+use Cathedra\Core\Wording\FoldNames;
 use Cathedra\Core\Wording\Look;
+use Cathedra\Core\Wording\Manner;
 use Cathedra\Core\Wording\Phrasebook;
 use Cathedra\Core\Wording\Reasons;
 use Cathedra\Core\Wording\StepText;
@@ -22,7 +25,7 @@ final class SentencesTest extends TestCase
     /** @return iterable<string, array{string, int, non-empty-string}> model, step, how the sentence begins */
     public static function sentences(): iterable
     {
-        yield 'petal' => ['crane', 10, 'Lift the top layer at the bottom corner and fold it back along the crease of '];
+        yield 'petal' => ['crane', 10, 'Lift the top layer at the bottom corner; fold it back along the crease of '];
         yield 'repeat' => ['crane', 11, 'Do steps 8, 10 again behind.'];
         yield 'repeat one' => ['crane', 13, 'Do step 12 again behind.'];
         yield 'collapse' => ['crane', 6, 'Fold along all the marked creases at once'];
@@ -32,7 +35,8 @@ final class SentencesTest extends TestCase
         yield 'attach' => ['tulip', 11, 'Tuck the stem in at'];
         yield 'inflate' => ['waterbomb', 13, 'Hold the loose points apart and blow'];
         yield 'squash' => ['lily', 8, 'Lift the top flap upright and open it. Bring its folded edge, the top right'];
-        yield 'petal at a nameless point' => ['lily', 17, 'Lift the top layer at the dot and fold it back'];
+        yield 'petal at a nameless point' => ['lily', 17, 'Lift the top layer at the dot; fold it back along the'];
+        yield 'between ends' => ['crane', 9, 'Fold the top corner down along the line between the crease ends of'];
         yield 'kite' => ['swan', 3, 'Bring the bottom left edge to the upright middle line.'];
         yield 'page' => ['lily', 11, 'Turn the flap at the dot over along the upright middle line, like the page'];
         yield 'tuck behind' => ['bookmark', 5, 'Fold the bottom corner behind along the dashed line and push it'];
@@ -95,8 +99,80 @@ final class SentencesTest extends TestCase
         self::assertSame('', $of(1));
     }
 
+    /** @return iterable<string, array{string, int, string, string}> model, step, for the folder, as on a wall */
+    public static function directions(): iterable
+    {
+        yield 'corner to corner' => [
+            'drinking-cup',
+            2,
+            'Bring the near corner to the far corner.',
+            'Bring the bottom corner to the top corner.',
+        ];
+        yield 'the way' => [
+            'crane',
+            9,
+            'Fold the far corner toward you along the',
+            'Fold the top corner down along the',
+        ];
+        yield 'the middle' => [
+            'swan',
+            3,
+            'Bring the near left edge to the middle line that points at you.',
+            'Bring the bottom left edge to the upright middle line.',
+        ];
+    }
+
+    #[DataProvider('directions')]
+    public function testDirectionsAreThoseOfTheFolderOrOfTheWall(
+        string $slug,
+        int $step,
+        string $folder,
+        string $wall,
+    ): void {
+        $step = Folds::library($slug)->steps[$step - 1];
+        self::assertStringContainsString($folder, StepText::of($step, Folds::words())->sentence);
+        self::assertStringContainsString($wall, StepText::of($step, self::words())->sentence);
+    }
+
+    public function testNoWordOfOneMannerStandsInTheOther(): void
+    {
+        $said = static function (string $slug, Phrasebook $words): string {
+            $model = Folds::library($slug);
+            $texts = [];
+            foreach ($model->steps as $i => $step) {
+                array_push($texts, StepText::of($step, $words)->sentence, ...Look::of($model, $i, $words));
+            }
+
+            return implode("\n", $texts);
+        };
+        foreach (Folds::slugs() as $slug) {
+            self::assertDoesNotMatchRegularExpression(
+                '/ (top|bottom|upright) (edge|corner|left|right|middle)/',
+                $said($slug, Folds::words()),
+            );
+            self::assertDoesNotMatchRegularExpression(
+                '/ (near|far) (edge|corner|left|right|end)| (toward|from|at) you/',
+                $said($slug, self::words()),
+            );
+        }
+    }
+
+    public function testFoldsAreCalledByTermByLikenessOrByBoth(): void
+    {
+        $petal = Folds::library('crane')->steps[9];
+        $name = static fn (FoldNames $names): string => StepText::of(
+            $petal,
+            Folds::words(new Manner(names: $names)),
+        )->name;
+        self::assertSame('Petal fold', $name(FoldNames::Term));
+        self::assertSame('Lifted petal', $name(FoldNames::Likeness));
+        self::assertSame('Petal fold (Lifted petal)', $name(FoldNames::Both));
+        self::assertSame('Kite fold', Folds::words(new Manner(names: FoldNames::Both))->foldName('kite'), 'it has one');
+    }
+
+    /** As on a wall, which says top and bottom. */
     private static function words(): Phrasebook
     {
-        return new Phrasebook(Yaml::parseFile(dirname(__DIR__, 3).'/library/wording/en.yaml'));
+        return Folds::words(new Manner(Directions::Wall));
     }
 }

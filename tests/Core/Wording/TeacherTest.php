@@ -8,7 +8,6 @@ use Cathedra\Core\Insight\ModelInsight;
 use Cathedra\Core\Rules\Difficulty;
 use Cathedra\Core\Rules\FoldTable;
 use Cathedra\Core\Sequence\FoldedModel;
-use Cathedra\Core\Wording\Phrasebook;
 use Cathedra\Core\Wording\SaidStep;
 use Cathedra\Core\Wording\Teacher;
 use PHPUnit\Framework\TestCase;
@@ -95,6 +94,6 @@ final class TeacherTest extends TestCase
         $yaml = static fn (string $file): array => (array) Yaml::parseFile(self::LIBRARY."/$file.yaml");
         $scale = Difficulty::fromArray($yaml('difficulty'), FoldTable::fromArray($yaml('folds')));
 
-        return Teacher::of($model, ModelInsight::of($model, $scale), $scale, new Phrasebook($yaml('wording/en')));
+        return Teacher::of($model, ModelInsight::of($model, $scale), $scale, Folds::words());
     }
 }
