@@ -36,7 +36,7 @@ final class MeasureController extends Controller
                     'integer',
                     Rule::exists('learners', 'id')->where('group_id', $lesson->group_id)->whereNull('deleted_at'),
                 ],
-                'name' => ['required', Rule::in(['width', 'depth', 'height'])],
+                'name' => ['required', Rule::in(['width', 'depth', 'height', 'slope'])],
                 'value' => ['present', 'nullable', 'string', 'max:40'],
                 'unit' => ['required', Rule::enum(Unit::class)],
             ],

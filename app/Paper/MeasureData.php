@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace App\Paper;
 
+use Cathedra\Core\Sequence\Solid;
 use OpenApi\Attributes as OA;
 
-/** Predicted sizes of a form that is not flat, and what the learners read. mm; volume in ml. */
-#[OA\Schema(required: ['model', 'side_mm', 'predicted', 'volume_ml', 'readings'])]
+/** Predicted sizes of a form that is not flat, and what the learners read. mm; volumes in the units of the lead. */
+#[OA\Schema(required: ['model', 'side_mm', 'predicted', 'solid', 'volume', 'readings'])]
 final readonly class MeasureData
 {
     /**
      * @param  list<array{name: string, title: string, mm: float}>  $predicted
+     * @param  array{value: float, unit: string, off: float}|null  $volume
      * @param  list<array{learner: int, name: string, mm: float, difference_mm: float, why: string}>  $readings
      */
     public function __construct(
@@ -35,7 +37,22 @@ final readonly class MeasureData
             ),
         ]
         public array $predicted,
-        #[OA\Property] public ?float $volume_ml,
+        #[OA\Property(description: 'the body that is measured', enum: Solid::class)] public ?string $solid,
+        #[
+            OA\Property(
+                description: 'what it holds, in cubic cm or inches; off: by how many per cent the product of readings '
+                    .'may be out when each is read to the nearest mark',
+                required: ['value', 'unit', 'off'],
+                properties: [
+                    new OA\Property(property: 'value', type: 'number'),
+                    new OA\Property(property: 'unit', type: 'string'),
+                    new OA\Property(property: 'off', type: 'number'),
+                ],
+                type: 'object',
+                nullable: true,
+            ),
+        ]
+        public ?array $volume,
         #[
             OA\Property(
                 type: 'array',

@@ -11,13 +11,18 @@ use App\Models\Reading;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Paper\Reading as Measured;
+use Cathedra\Core\Rules\Unit;
+use Cathedra\Core\Sequence\Solid;
 use Illuminate\Database\Eloquent\Collection;
 
 /** Predicted sizes of a lesson's box or pyramid beside what its learners read off their rulers. */
 final readonly class Measures
 {
-    public function __construct(private ModelShelf $shelf, private LibraryFiles $files)
-    {
+    public function __construct(
+        private ModelShelf $shelf,
+        private LibraryFiles $files,
+        private Measure $measure,
+    ) {
     }
 
     public function of(Lesson $lesson): MeasureData
@@ -40,11 +45,16 @@ final readonly class Measures
                             2 * ($model->ratio === 1.0 ? $stock->trim_mm : 0.0))));
         $words = $this->files->words();
         $predicted = [];
-        foreach (array_diff_key($model->measures, ['volume' => 0]) as $name => $per) {
+        $solid = Solid::tryFrom((string) $model->solid);
+        $lengths = array_diff_key($model->measures, ['volume' => 0]);
+        foreach ($solid?->lengths() ?? array_keys($lengths) as $name) {
             $predicted[$name] = [
                 'name' => $name,
-                'title' => $words->say('measures', $name),
-                'mm' => round($per * $side, 1),
+                'title' => $words->say('measures', match ($solid) {
+                    null, Solid::Box => $name,
+                    default => "$solid->value-$name",
+                }),
+                'mm' => round($lengths[$name] * $side, 1),
             ];
         }
         $stack = (2 * ($stock->grammage ?? 80)) / 800;
@@ -68,8 +78,25 @@ final readonly class Measures
             $model->title,
             $side,
             array_values($predicted),
-            isset($model->measures['volume']) ? round(($model->measures['volume'] * $side ** 3) / 1000, 1) : null,
+            $solid?->value,
+            $solid === null ? null : $this->volume($solid, $lengths, $side),
             $readings,
         );
+    }
+
+    /**
+     * @param  array<string, float>  $lengths  per side
+     * @return array{value: float, unit: string, off: float}
+     */
+    private function volume(Solid $solid, array $lengths, float $side): array
+    {
+        $sizes = array_map(static fn (float $per): float => $per * $side, $lengths);
+        $unit = Unit::from($this->measure->unit);
+
+        return [
+            'value' => round($solid->volume($sizes) / $unit->cubic(), 1),
+            'unit' => $unit->cubicName(),
+            'off' => round(100 * $solid->error($sizes, $unit->mark()), 1),
+        ];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shelf;
 
+use Cathedra\Core\Sequence\Solid;
 use JsonSerializable;
 use OpenApi\Attributes as OA;
 
@@ -23,6 +24,7 @@ use OpenApi\Attributes as OA;
             'width_per_side',
             'height_per_side',
             'measures',
+            'solid',
             'ratio',
             'sheets',
             'parts',
@@ -81,6 +83,8 @@ final readonly class ModelFacts implements JsonSerializable
             ),
         ]
         public array $measures,
+        #[OA\Property(description: 'the body that it is, from which its volume follows', enum: Solid::class)]
+        public ?string $solid,
         #[OA\Property(description: 'sheet height over width, 1 for a square')] public float $ratio,
         #[OA\Property(description: 'pieces of paper for one model')] public int $sheets,
         #[

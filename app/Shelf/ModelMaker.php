@@ -125,6 +125,7 @@ final readonly class ModelMaker
             round($box->width() / $side, 4),
             round($box->height() / $side, 4),
             $measures,
+            $folded->form()?->solid?->value,
             round($sequence->ratio, 6),
             1 + count($sequence->parts),
             array_values(

@@ -42,12 +42,18 @@ final readonly class FoldedModel
      */
     public function measures(): array
     {
+        return $this->form()?->measured($this->start->sheet->width, $this->start->sheet->height) ?? [];
+    }
+
+    /** The last form that has sizes. */
+    public function form(): ?Form
+    {
         foreach (array_reverse($this->steps) as $step) {
             if ($step->step->form !== null && $step->step->form->sizes !== []) {
-                return $step->step->form->measured($step->after->sheet->width, $step->after->sheet->height);
+                return $step->step->form;
             }
         }
 
-        return [];
+        return null;
     }
 }

@@ -186,8 +186,12 @@ final class Folder
     {
         try {
             $step->form?->measured($this->state->sheet->width, $this->state->sheet->height);
+            $objection = $step->form?->objection($this->state);
         } catch (\InvalidArgumentException $e) {
             throw CannotFold::because('For this sheet '.$e->getMessage().'.');
+        }
+        if ($objection !== null) {
+            throw CannotFold::because('The sizes are not those of the folds: '.$objection.'.');
         }
     }
 

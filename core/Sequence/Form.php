@@ -4,21 +4,61 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Sequence;
 
+use Cathedra\Core\Folding\FoldedState;
+
 /** What a step makes that is not flat, with its sizes by formula. */
 final readonly class Form
 {
-    public const SIZES = ['width', 'depth', 'height', 'volume'];
+    public const SIZES = ['width', 'depth', 'height', 'slope', 'volume'];
 
-    /** @param  array<string, Formula>  $sizes by names of SIZES; mm, volume in mm3 */
-    public function __construct(public array $sizes)
+    /** A volume that is typed may differ from that of the solid by this share. */
+    private const AGREE = 1e-3;
+
+    /**
+     * @param  array<string, Formula>  $sizes  by names of SIZES; mm, volume in mm3
+     * @param  Solid|null  $solid  the body it is; its volume follows from the other sizes
+     */
+    public function __construct(public array $sizes, public ?Solid $solid = null)
     {
     }
 
     /**
      * @return array<string, float> mm, volume in mm3
+     *
+     * @throws \InvalidArgumentException when a formula gives no size for this sheet
      */
     public function measured(float $width, float $height): array
     {
-        return array_map(static fn (Formula $f): float => $f->value($width, $height), $this->sizes);
+        $sizes = array_map(static fn (Formula $f): float => $f->value($width, $height), $this->sizes);
+
+        return $this->solid === null ? $sizes : ['volume' => $this->solid->volume($sizes)] + $sizes;
+    }
+
+    /**
+     * Whether the sizes are those of the solid, and of the folds that make it; null when they are.
+     *
+     * @param  FoldedState  $flat  the state before it is taken out of the plane
+     *
+     * @throws \InvalidArgumentException when a formula gives no size for this sheet
+     */
+    public function objection(FoldedState $flat): ?string
+    {
+        $sizes = $this->measured($flat->sheet->width, $flat->sheet->height);
+        if ($this->solid === null) {
+            return null;
+        }
+        $typed = ($this->sizes['volume'] ?? null)?->value($flat->sheet->width, $flat->sheet->height);
+        $holds = $sizes['volume'];
+
+        return match (true) {
+            $typed !== null && abs($typed - $holds) > self::AGREE * $holds => sprintf(
+                'a %s of these sizes holds %.0f mm3, not %.0f; leave the volume out',
+                strtr($this->solid->value, '-', ' '),
+                $holds,
+                $typed,
+            ),
+            $this->solid === Solid::Box => Floor::objection($flat, $sizes['width'], $sizes['depth'], $sizes['height']),
+            default => $this->solid->objection($sizes),
+        };
     }
 }

@@ -193,7 +193,7 @@ final readonly class StepReader
             }
         }
 
-        return new Form($sizes);
+        return new Form($sizes, $this->in->has('solid') ? $this->solid($sizes) : null);
     }
 
     private function attach(): Attach
@@ -219,5 +219,19 @@ final readonly class StepReader
             $inFront,
             $this->in->has('hold') ? $this->folds->point('hold') : null,
         );
+    }
+
+    /** @param  array<string, Formula>  $sizes */
+    private function solid(array $sizes): Solid
+    {
+        $solid = Solid::from($this->in->oneOf('solid', array_column(Solid::cases(), 'value')));
+        foreach ($solid->lengths() as $length) {
+            isset($sizes[$length]) || throw $this->in->bad(
+                'size',
+                "A {$solid->value} is measured by ".implode(', ', $solid->lengths())."; \"size\" lacks $length.",
+            );
+        }
+
+        return $solid;
     }
 }

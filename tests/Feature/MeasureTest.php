@@ -6,6 +6,36 @@ namespace Tests\Feature;
 
 final class MeasureTest extends TestCase
 {
+    public function testAPyramidIsMeasuredBySideSlopeAndHeightInTheUnitsOfTheLead(): void
+    {
+        $lead = $this->lead();
+        $lead->update(['unit' => 'in']);
+        $group = $this->group($lead);
+        $this->actingAs($lead);
+        $id = $this->postJson(
+            '/api/lessons',
+            $this->lessonInput($group, ['model' => 'pyramid', 'side_mm' => 152.4]),
+        )->json('card.id');
+        $measures = $this->getJson("/api/lessons/$id/measures")->assertOk()->json();
+        self::assertSame('triangular-pyramid', $measures['solid']);
+        self::assertSame(['width', 'slope', 'height'], array_column($measures['predicted'], 'name'));
+        self::assertStringStartsWith('Slope: up a side face', $measures['predicted'][1]['title']);
+        // From 6 in: 6 in wide, slope 3 in, height 6 / sqrt 6 = 2.449 in; 6 cubed / (12 * sqrt 2) = 12.7 in3.
+        self::assertEqualsWithDelta([152.4, 76.2, 62.2], array_column($measures['predicted'], 'mm'), 0.051);
+        // Half a sixteenth of an inch: twice in the side, once in the height: 2/32/6 + 1/32/2.449 = 2.3 %.
+        self::assertSame(['value' => 12.7, 'unit' => 'in³', 'off' => 2.3], $measures['volume']);
+        $this->putJson("/api/lessons/$id/readings", [
+            'learner' => $group->learners[0]->id,
+            'name' => 'slope',
+            'value' => '3',
+            'unit' => 'in',
+        ])->assertNoContent();
+        self::assertStringContainsString(
+            'As predicted',
+            $this->getJson("/api/lessons/$id/measures")->json('readings.0.why'),
+        );
+    }
+
     public function testABoxIsMeasuredByItsLearners(): void
     {
         $lead = $this->lead();
@@ -23,7 +53,10 @@ final class MeasureTest extends TestCase
             ->assertOk()
             ->json();
         self::assertEqualsWithDelta([148.5, 105.0, 52.5], array_column($measures['predicted'], 'mm'), 0.051);
-        self::assertEqualsWithDelta(818.6, $measures['volume_ml'], 0.2);
+        self::assertSame('box', $measures['solid']);
+        self::assertEqualsWithDelta(818.6, $measures['volume']['value'], 0.2);
+        // Half a mm of each length: 0.5/148.5 + 0.5/105 + 0.5/52.5 = 1.8 %.
+        self::assertSame(['cm³', 1.8], [$measures['volume']['unit'], $measures['volume']['off']]);
         [$ada, $bram] = $group->learners->pluck('id')->all();
         $read = fn (int $learner, string $value, string $unit = 'mm') => $this->putJson("/api/lessons/$id/readings", [
             'learner' => $learner,

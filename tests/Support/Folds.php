@@ -30,6 +30,12 @@ final class Folds
         return Folder::fold(Loader::load('test', sprintf(self::HEAD, $up, $sheet).$steps), $side);
     }
 
+    /** A whole model given as text, from a sheet of 150 mm. */
+    public static function fold(string $yaml): FoldedModel
+    {
+        return Folder::fold(Loader::load('test', $yaml), 150.0);
+    }
+
     /** @param  array<string, string>  $choice  the way taken, by route */
     public static function library(string $slug, array $choice = []): FoldedModel
     {

@@ -981,7 +981,7 @@ export interface components {
             /** @description cuts made in all, alike pieces in stacks */
             strokes: number;
         };
-        /** @description Predicted sizes of a form that is not flat, and what the learners read. mm; volume in ml. */
+        /** @description Predicted sizes of a form that is not flat, and what the learners read. mm; volumes in the units of the lead. */
         MeasureData: {
             /** @description title of the model that is measured: the first of the lesson that is not flat */
             model: string;
@@ -992,8 +992,17 @@ export interface components {
                 title: string;
                 mm: number;
             }[];
-            /** Format: float */
-            volume_ml: number | null;
+            /**
+             * @description the body that is measured
+             * @enum {string|null}
+             */
+            solid: "box" | "square-pyramid" | "triangular-pyramid" | "cube" | null;
+            /** @description what it holds, in cubic cm or inches; off: by how many per cent the product of readings may be out when each is read to the nearest mark */
+            volume: {
+                value: number;
+                unit: string;
+                off: number;
+            } | null;
             readings: {
                 learner: number;
                 name: string;
@@ -1346,6 +1355,11 @@ export interface components {
             measures: {
                 [key: string]: number;
             };
+            /**
+             * @description the body that it is, from which its volume follows
+             * @enum {string|null}
+             */
+            solid: "box" | "square-pyramid" | "triangular-pyramid" | "cube" | null;
             /**
              * Format: float
              * @description sheet height over width, 1 for a square

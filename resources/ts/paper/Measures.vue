@@ -45,8 +45,11 @@ async function read(learner: number, name: string, value: string) {
     <p>
       {{ t('measures.from', { side: say(measures.data.value.side_mm) }) }}
       <b>{{ measures.data.value.predicted.map((p) => `${p.title} ${say(p.mm)}`).join(', ') }}</b><template
-        v-if="measures.data.value.volume_ml !== null"
-        >, {{ t('shelf.volume', { n: measures.data.value.volume_ml }) }}</template
+        v-if="measures.data.value.volume"
+        >,
+        {{
+          t('shelf.volume', { n: measures.data.value.volume.value, unit: measures.data.value.volume.unit })
+        }}</template
       >.
     </p>
     <p v-if="error" class="warn" role="alert">{{ error }}</p>

@@ -60,7 +60,10 @@ const print = () => window.print()
             </tr>
           </tbody>
         </table>
-        <p v-if="measures.data.value.volume_ml !== null" class="line">{{ t('worksheet.volume') }}</p>
+        <template v-if="measures.data.value.solid && measures.data.value.volume">
+          <p class="line">{{ t(`worksheet.volume.${measures.data.value.solid}`) }}</p>
+          <p>{{ t('worksheet.off', measures.data.value.volume) }}</p>
+        </template>
         <p class="line">{{ t('worksheet.why') }}</p>
       </article>
     </template>

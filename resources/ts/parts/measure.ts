@@ -26,6 +26,10 @@ const perUnit = { mm: 1, cm: 10, in: 25.4 } as const
 export const decimal = (mm: number, unit: Unit) => Number((mm / perUnit[unit]).toFixed({ mm: 0, cm: 1, in: 2 }[unit]))
 export const fromDecimal = (value: number | string, unit: Unit) => Number(value) * perUnit[unit]
 
+/** The unit in which a volume is said, and how many mm³ it has. */
+export const cubic = (unit: Unit) =>
+  unit === 'in' ? { name: 'in³', mm3: 25.4 ** 3 } : { name: 'cm³', mm3: 1000 }
+
 /** Lengths in the units of whoever is signed in. */
 export function useMeasure() {
   const me = useMe()

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { ModelSummary } from '../api/client'
-import { decimal, fromDecimal, useMeasure } from '../parts/measure'
+import { cubic, decimal, fromDecimal, useMeasure } from '../parts/measure'
 
 /**
  * From the sheet to the model and back: any of the numbers may be typed. Sizes grow with the side, volume with its
@@ -19,8 +19,8 @@ const width = computed({
   set: (w: number) => set(fromDecimal(w, unit.value) / widthPer.value),
 })
 const volume = computed({
-  get: () => Math.round((side.value ** 3 * (m.value['volume'] ?? 0)) / 1000),
-  set: (v: number) => set(((v * 1000) / (m.value['volume'] ?? 1)) ** (1 / 3)),
+  get: () => Math.round((side.value ** 3 * (m.value['volume'] ?? 0)) / cubic(unit.value).mm3),
+  set: (v: number) => set(((v * cubic(unit.value).mm3) / (m.value['volume'] ?? 1)) ** (1 / 3)),
 })
 /** Sheets of 10 mm to 2 m are folded; other numbers are slips of the keyboard and change nothing. */
 function set(mm: number) {
@@ -41,7 +41,9 @@ const long = (short: number, ratio: number) => Math.round(short * Math.max(ratio
     <p class="answer">
       <template v-if="m['height'] !== undefined"
         >{{ t('shelf.form', { base: say(mm(m['width']), mm(m['depth'])), h: say(mm(m['height'])) })
-        }}<template v-if="m['volume'] !== undefined">, {{ t('shelf.volume', { n: volume }) }}</template></template
+        }}<template v-if="m['volume'] !== undefined"
+          >, {{ t('shelf.volume', { n: volume, unit: cubic(unit).name }) }}</template
+        ></template
       >
       <template v-else>{{
         t('shelf.flat', { size: say(mm(summary.width_per_side), mm(summary.height_per_side)) })
@@ -68,7 +70,7 @@ const long = (short: number, ratio: number) => Math.round(short * Math.max(ratio
         class="number"
         type="number"
         min="1"
-        :label="t('shelf.wantVolume')" />
+        :label="t('shelf.wantVolume', { unit: cubic(unit).name })" />
     </div>
     <p class="quiet">
       {{ t('shelf.sheetOf', { size: say(side, long(side, summary.ratio)) })
