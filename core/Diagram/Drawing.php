@@ -158,6 +158,8 @@ final class Drawing
     {
         [$from, $to] = [$this->at($arrow['from']), $this->at($arrow['to'])];
         $bend = self::bowed($from, $this->at($arrow['bend']), $to);
+        $from = $this->beforeLetter($arrow['from'], $from, $bend);
+        $to = $this->beforeLetter($arrow['to'], $to, $bend);
         $this->mark('arrow', 'M'.self::pair($from).'Q'.self::pair($bend).' '.self::pair($to));
         $hollow = in_array($arrow['kind'], ['behind', 'push'], true);
         $this->mark($hollow ? 'hollow-head' : 'head', self::head($bend, $to));
@@ -166,6 +168,28 @@ final class Drawing
         } elseif ($arrow['kind'] === 'pull') {
             $this->mark('ring', self::circle($from, self::RING));
         }
+    }
+
+    /**
+     * Where an arrow ends at a letter it stops at the rim of its disc, so that the head is seen.
+     *
+     * @param  Pair  $place  mm
+     * @param  Pair  $end  the same in the box
+     * @param  Pair  $bend
+     * @return Pair
+     */
+    private function beforeLetter(array $place, array $end, array $bend): array
+    {
+        $way = hypot($bend[0] - $end[0], $bend[1] - $end[1]);
+        foreach ($this->scene->labels as $label) {
+            if ($label['style'] === 'letter' && $label['at'] === $place && $way > self::DISC['letter']) {
+                $share = self::DISC['letter'] / $way;
+
+                return [$end[0] + ($bend[0] - $end[0]) * $share, $end[1] + ($bend[1] - $end[1]) * $share];
+            }
+        }
+
+        return $end;
     }
 
     /**

@@ -74,7 +74,7 @@ final class SceneBuilder
     {
         $scene = self::ofState($model->end());
         foreach ($model->attachments() as $step) {
-            $scene = self::with($scene, $step);
+            $scene = Attaching::joined($scene, $step);
         }
 
         return $scene;
@@ -83,29 +83,7 @@ final class SceneBuilder
     /** The state after a step. */
     public static function after(FoldedStep $step): Scene
     {
-        return self::with(self::ofState($step->after), $step);
-    }
-
-    private static function with(Scene $scene, FoldedStep $step): Scene
-    {
-        if ($step->attached === null) {
-            return $scene;
-        }
-        $part = self::ofState($step->attached);
-        [$l, $b, $w, $h] = $scene->frame;
-        [$pl, $pb, $pw, $ph] = $part->frame;
-        $frame = [
-            min($l, $pl),
-            min($b, $pb),
-            max($l + $w, $pl + $pw) - min($l, $pl),
-            max($b + $h, $pb + $ph) - min($b, $pb),
-        ];
-        $items =
-            $step->step->attach?->inFront === false
-                ? [...$part->items, ...$scene->items]
-                : [...$scene->items, ...$part->items];
-
-        return new Scene($frame, $items, $scene->folds, $scene->arrows, $scene->dots, $scene->signs);
+        return Attaching::joined(self::ofState($step->after), $step);
     }
 
     /**
@@ -118,6 +96,7 @@ final class SceneBuilder
         $inFront = array_values(array_filter($step->actions, static fn (Action $a): bool => ! $a->behind));
         $behind = count($inFront) < count($step->actions);
         $scene = (new self($step->before))->scene($inFront, self::signs($step, $behind), self::pulls($step));
+        $scene = $step->attached === null ? $scene : Attaching::beside($scene, $step, $step->attached);
 
         return $letters && $scene->dots !== [] ? $scene->lettered(FoldMarks::LETTERS) : $scene;
     }

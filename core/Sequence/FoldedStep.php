@@ -12,7 +12,7 @@ final readonly class FoldedStep
     /**
      * @param  list<Action>  $actions
      * @param  Called  $called  parts that had a name before it
-     * @param  FoldedState|null  $attached  the part this step puts on the main piece, where it lies then
+     * @param  Attached|null  $attached  the part this step puts on the main piece, where it lies then
      */
     public function __construct(
         public Step $step,
@@ -20,7 +20,7 @@ final readonly class FoldedStep
         public FoldedState $after,
         public array $actions,
         public Called $called = new Called(),
-        public ?FoldedState $attached = null,
+        public ?Attached $attached = null,
     ) {
     }
 }

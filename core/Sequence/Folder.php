@@ -151,7 +151,7 @@ final class Folder
     }
 
     /** The part as it lies on the main piece. */
-    private function attached(Attach $attach): FoldedState
+    private function attached(Attach $attach): Attached
     {
         [$part, $marks, $creases] =
             $this->aside[$attach->part] ?? throw CannotFold::because("The part \"{$attach->part}\" is not folded yet.");
@@ -159,7 +159,7 @@ final class Folder
         $turned = $part->rotated($attach->turn);
         $hold = $attach->hold?->locate(new Setting($turned, $marks, $creases, false)) ?? $turned->box()->centre();
 
-        return $turned->shifted($at->minus($hold));
+        return new Attached($turned->shifted($at->minus($hold)), $at);
     }
 
     private function do(Step $step, bool $mirrored): void

@@ -98,7 +98,7 @@ final readonly class StepText
 
     private static function attachPlace(FoldedStep $step, Phrasebook $words): string
     {
-        $at = $step->attached?->box()->centre() ?? $step->after->box()->centre();
+        $at = $step->attached->at ?? $step->after->box()->centre();
 
         return (new Places($step->after, $words, $step->called))->point($at);
     }
@@ -187,8 +187,9 @@ final readonly class StepText
     /** A sentence that does not name where the place goes says it by the letters of the picture. */
     private static function lettered(string $text, FoldedStep $step, Phrasebook $words): string
     {
-        $drawn = $words->manner->letters && $step->actions !== [] && ! $step->actions[0]->behind &&
-            FoldMarks::arrow($step->actions[0]) !== null;
+        $first = $step->actions[0] ?? null;
+        $drawn = $words->manner->letters &&
+            ($step->attached !== null || ($first !== null && ! $first->behind && FoldMarks::arrow($first) !== null));
 
         return ! $drawn || str_contains($text, '('.self::TO.')')
             ? $text

@@ -45,7 +45,7 @@ final class LibraryTest extends TestCase
         foreach ($model->steps as $step) {
             Folds::assertPaper($step->after, "$slug step {$step->step->number}");
             if ($step->attached !== null) {
-                Folds::assertPaper($step->attached, "$slug, attached part");
+                Folds::assertPaper($step->attached->part, "$slug, attached part");
             }
         }
     }
