@@ -358,7 +358,7 @@ final class Folder
         };
         $named = $this->creases;
         $first = count($this->actions);
-        $step->on === 'behind' ? $this->behind(fn () => $all(true)) : $all(true);
+        $step->on === 'behind' ? $this->behind(fn () => $all(true)) : $all($step->on === 'mirrored');
         $this->creases = $named; // outside the repetition the names stand for the first creases
         if ($step->on === 'behind') {
             $behind = array_map(static fn (Action $a): Action => $a->asBehind(), array_slice($this->actions, $first));

@@ -25,7 +25,7 @@ final readonly class Step
      * @param  list<int>  $steps  for unfold and repeat: the steps meant
      * @param  float  $turn  for rotate: radians counterclockwise
      * @param  bool  $upright  for turn-over: about the upright axis (else the level one)
-     * @param  'mirrored'|'behind'|null  $on  for repeat: where
+     * @param  'mirrored'|'behind'|'here'|null  $on  for repeat: where; here: on what lies in that place now
      * @param  Movement|null  $movement  for the kinds that fold several creases at once, and cuts
      * @param  string|null  $part  the second part it belongs to; null: the main piece
      * @param  Form|null  $form  for the kinds that end not flat

@@ -11,6 +11,8 @@ use Cathedra\Core\Sequence\Landmark\PointRef;
 /** Reads one step. Every key is asked for only where the kind of fold has a use for it, so others are refused. */
 final readonly class StepReader
 {
+    private const ON = ['other side' => 'mirrored', 'behind' => 'behind', 'here' => 'here'];
+
     private const REPEATS = ['other side' => 'mirrored', 'behind' => 'behind', 'opposite side' => 'opposite'];
 
     private FoldReader $folds;
@@ -51,11 +53,7 @@ final readonly class StepReader
             $this->steps($kind),
             $kind === FoldKind::Rotate ? $this->turn() : 0.0,
             $kind !== FoldKind::TurnOver || $this->in->oneOf('axis', ['upright', 'level'], 'upright') === 'upright',
-            $kind === FoldKind::Repeat
-                ? ($this->in->oneOf('on', ['other side', 'behind']) === 'behind'
-                    ? 'behind'
-                    : 'mirrored')
-                : null,
+            $kind === FoldKind::Repeat ? self::ON[$this->in->oneOf('on', array_keys(self::ON))] : null,
             $kind->movement() === null ? null : [$kind->movement(), 'read']($kind, $this->in, $this->folds),
             $this->part,
             $kind->isForm() ? $this->form() : null,

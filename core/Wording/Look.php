@@ -10,7 +10,6 @@ use Cathedra\Core\Folding\Edge;
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Folding\Pockets;
 use Cathedra\Core\Folding\Shape;
-use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Geometry\Tolerance;
 use Cathedra\Core\Sequence\FoldedModel;
 use Cathedra\Core\Sequence\FoldedStep;
@@ -69,36 +68,28 @@ final readonly class Look
     }
 
     /**
-     * What a step that only creases has left to see: where its crease runs, or where its two creases meet.
+     * What a step that only creases has left to see: where its crease runs, or how its creases lie to one another.
      *
-     * @return list<string> one line, or none where the outline has no word for it
+     * @return list<string> one line, or none where there is no word for it
      */
     private static function newCrease(FoldedStep $step, Phrasebook $words): array
     {
         $state = $step->after;
-        $lines = [];
-        foreach ($state->pattern->creases() as $edge) {
-            if ($edge->origin !== $step->step->label() || $edge->assignment->isFolded() || $edge->isHidden()) {
-                continue;
-            }
-            $piece = $state->segment($edge);
-            foreach ($lines as $i => $line) {
-                if ($piece->liesOn($line->straight(), $state->tolerance->sight)) {
-                    $ends = [$line->a, $line->b, $piece->a, $piece->b];
-                    $lines[$i] = Segment::spanning($line->straight(), $ends) ?? $line;
-
-                    continue 2;
-                }
-            }
-            $lines[] = $piece;
-        }
+        $lines = Creases::of(
+            $state,
+            $step->step->label(),
+            static fn (Edge $edge): bool => ! $edge->assignment->isFolded() && ! $edge->isHidden(),
+        );
         $places = new Places($state, $words, $step->called);
         if (count($lines) === 1) {
             [$from, $to] = [$places->landmark($lines[0]->a), $places->landmark($lines[0]->b)];
+            $beside = $places->besideEdge($lines[0]);
 
-            return $from === null || $to === null
-                ? []
-                : [$words->say('looks', 'new-crease', ['from' => $from, 'to' => $to])];
+            return match (true) {
+                $from !== null && $to !== null => [$words->say('looks', 'new-crease', ['from' => $from, 'to' => $to])],
+                $beside !== null => [$words->say('looks', 'new-crease-beside', ['edge' => $beside])],
+                default => [],
+            };
         }
         foreach (count($lines) === 2 ? [$lines[0]->a, $lines[0]->b] : [] as $end) {
             $at = $lines[1]->passes($end, $state->tolerance->sight) ? $places->landmark($end) : null;
@@ -106,8 +97,13 @@ final readonly class Look
                 return [$words->say('looks', 'new-creases', ['at' => $at])];
             }
         }
+        foreach ($lines as $line) {
+            if (abs($line->direction()->cross($lines[0]->direction())) > Tolerance::ANGLE) {
+                return [];
+            }
+        }
 
-        return [];
+        return $lines === [] ? [] : [$words->say('looks', 'new-creases-beside', ['count' => count($lines)])];
     }
 
     /** @return list<string> what there is to see of a state that lies flat */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cathedra\Core\Wording;
 
 use Cathedra\Core\Folding\Anatomy;
+use Cathedra\Core\Folding\Direction;
 use Cathedra\Core\Folding\Edge;
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Folding\Stacks;
@@ -88,9 +89,85 @@ final readonly class Places
         $edge = $this->edgeThrough($p);
         $step = $edge === null ? null : $this->stepOf($this->creasesThrough($p));
 
-        return $edge === null || $step === null
+        return $edge === null || $step === null || $this->endsOn($edge[0], $step) > 1
             ? null
             : $this->words->say('points', 'crease-end', ['step' => $step, 'direction' => $edge[1]]);
+    }
+
+    /** How many creases of a step can be seen to end on an edge of the outline. */
+    private function endsOn(Segment $side, string $step): int
+    {
+        $lines = Creases::of($this->state, $step, fn (Edge $edge): bool => ! $edge->isHidden() &&
+            $this->isSeen($edge, $this->state->segment($edge)->middle()));
+        $ends = 0;
+        foreach ($lines as $line) {
+            $on = $line->liesOn($side->straight(), $this->near);
+            $ends += ! $on && ($side->passes($line->a, $this->near) || $side->passes($line->b, $this->near)) ? 1 : 0;
+        }
+
+        return $ends;
+    }
+
+    /** The edge of the outline beside which the line runs, the nearest one; null where none is parallel. */
+    public function besideEdge(Segment $line): ?string
+    {
+        $best = null;
+        foreach ($this->anatomy->outline->sides() as $i => $side) {
+            $name = $this->anatomy->compass->nameOfSide($i);
+            $far = $side->straight()->distanceTo($line->middle());
+            if (
+                $name !== null &&
+                abs($side->direction()->cross($line->direction())) < Tolerance::ANGLE &&
+                ($best === null || abs($far) < $best[0])
+            ) {
+                $best = [abs($far), $name];
+            }
+        }
+
+        return $best === null ? null : $this->words->say('lines', 'edge', [
+            'direction' => $this->words->say('directions', $best[1]->value),
+        ]);
+    }
+
+    /** A crease of a step: of several, the outermost one that way; null where its side does not tell it apart. */
+    private function creaseOf(string $step, Segment $segment): ?string
+    {
+        $others = array_values(array_filter(
+            Creases::of($this->state, $step, fn (Edge $edge): bool => ! $edge->isHidden() &&
+                $this->isSeen($edge, $this->state->segment($edge)->middle())),
+            fn (Segment $line): bool => ! $segment->liesOn($line->straight(), $this->near),
+        ));
+        if ($others === []) {
+            return $this->words->say('lines', 'crease-of', ['step' => $step]);
+        }
+        $middle = $segment->middle();
+        foreach ([Direction::Left, Direction::Right, Direction::Top, Direction::Bottom] as $way) {
+            $ahead = array_filter(
+                $others,
+                fn (Segment $line): bool => self::further($way, $middle, $line) > $this->near,
+            );
+            if (count($ahead) === count($others)) {
+                return $this->words->say('lines', 'crease-of-which', [
+                    'direction' => $this->words->say('directions', $way->value),
+                    'step' => $step,
+                ]);
+            }
+        }
+
+        return null;
+    }
+
+    /** How much further that way the point lies than every point of the line. */
+    private static function further(Direction $way, Point $p, Segment $line): float
+    {
+        $of = static fn (Point $q): float => match ($way) {
+            Direction::Left => -$q->x,
+            Direction::Right => $q->x,
+            Direction::Bottom => -$q->y,
+            default => $q->y,
+        };
+
+        return $of($p) - max($of($line->a), $of($line->b));
     }
 
     /** @return array{Segment, string}|null the edge of the outline through the point and its direction in words */
@@ -122,7 +199,7 @@ final readonly class Places
 
         return match (true) {
             $there !== [] && $middle !== null => $this->words->say('lines', $middle),
-            $step !== null => $this->words->say('lines', 'crease-of', ['step' => $step]),
+            $step !== null => $this->creaseOf($step, $segment),
             default => $this->cornerToCorner($segment) ?? $this->betweenEnds($segment),
         };
     }

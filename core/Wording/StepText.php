@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Cathedra\Core\Wording;
 
 use Cathedra\Core\Diagram\FoldMarks;
+use Cathedra\Core\Folding\Stacks;
 use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Sequence\Action;
 use Cathedra\Core\Sequence\Alignment\Bring;
 use Cathedra\Core\Sequence\Alignment\Strip;
+use Cathedra\Core\Sequence\Change;
 use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\FoldKind;
 use Cathedra\Core\Sequence\Handling;
@@ -29,6 +31,9 @@ final readonly class StepText
     private const FROM = FoldMarks::LETTERS[0];
 
     private const TO = FoldMarks::LETTERS[1];
+
+    /** mm; lines nearer to one another than this are one line. */
+    private const ASIDE = 0.5;
 
     /** More layers than these nobody counts with a finger. */
     private const COUNTED = 4;
@@ -123,11 +128,39 @@ final readonly class StepText
             'edge' => $edge === null ? '' : ", $edge,",
             'to' => $hands === null ? '' : self::withLetter($places->point($hands->to), self::TO, $words),
             'line' => self::lineOr($line, $places, $words, $action->cuts === [] ? 'line' : 'drawn'),
+            'second' => self::lineOr(self::second($change, $line), $places, $words, 'second'),
         ];
         $keys = [$step->step->kind->value, ...$saying->more];
-        $parts = array_map(static fn (string $key): string => $words->say('steps', $key, $with), $keys);
+        $parts = array_map(
+            static fn (string $key): string => $words->say('steps', $key, $with),
+            array_filter($keys, static fn (string $key): bool => $key !== 'cut-all' || self::isThick($action)),
+        );
 
         return self::joined([...$parts, self::also($step, $words)]);
+    }
+
+    /** Of a movement along two lines the second one, as far as it can be seen before. */
+    private static function second(Change $change, ?Segment $first): ?Segment
+    {
+        foreach ($change->folds as ['at' => $at, 'seen' => $isSeen]) {
+            if ($isSeen && $first !== null && abs($first->straight()->distanceTo($at->middle())) > self::ASIDE) {
+                return $at;
+            }
+        }
+
+        return null;
+    }
+
+    /** Whether more than one layer lies where is cut. */
+    private static function isThick(Action $action): bool
+    {
+        return array_filter(
+            $action->cuts,
+            static fn (Segment $cut): bool => count(Stacks::facesAt(
+                $action->state,
+                $cut->middle()->plus($cut->direction()->turnedLeft()->times($action->state->tolerance->sight)),
+            )) > 1,
+        ) !== [];
     }
 
     private static function movement(

@@ -49,7 +49,7 @@ final readonly class Teacher
 
         return new SaidStep(
             $text->name,
-            $text->motions,
+            [...$this->takes($i), ...$text->motions],
             Look::of($this->model, $i, $this->words),
             $this->because($i),
             $this->stop($i),
@@ -61,6 +61,22 @@ final readonly class Teacher
             $text->saysWay,
             Note::of($step->step, $this->words),
         );
+    }
+
+    /** @return list<string> which piece of paper is taken up now, where it is another than in the step before */
+    private function takes(int $i): array
+    {
+        $part = $this->model->steps[$i]->step->part;
+        $before = ($this->model->steps[$i - 1] ?? null)?->step->part;
+        if ($part === $before) {
+            return [];
+        }
+        $of = $part === null ? null : ($this->model->sequence->parts[$part] ?? null);
+
+        return [$of === null ? $this->words->say('steps', 'first-piece') : $this->words->say('steps', 'new-piece', [
+            'part' => lcfirst($of->title),
+            'side' => $of->sideUp->value,
+        ])];
     }
 
     private function because(int $i): ?string

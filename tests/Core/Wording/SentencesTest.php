@@ -39,6 +39,15 @@ final class SentencesTest extends TestCase
         yield 'between ends' => ['crane', 9, 'Fold the top corner down along the line between the crease ends of'];
         yield 'kite' => ['swan', 3, 'Bring the bottom left edge to the upright middle line.'];
         yield 'page' => ['lily', 11, 'Turn the flap at the dot over along the upright middle line, like the page'];
+        yield 'one of two creases of a step' => ['fan', 3, 'Bring the left edge to the left crease of step 2.'];
+        yield 'both lines of a pleat' => [
+            'fan',
+            7,
+            'Fold the flap at the dot over along the crease of step 6, then back again along the right crease of',
+        ];
+        yield 'a cut through one layer' => ['pyramid', 3, 'Cut with scissors along the crease of step 2, as far'];
+        yield 'half round' => ['lily', 27, 'Turn the paper half round.'];
+        yield 'on what lies here now' => ['lily', 22, 'Do steps 16, 17 again on the flap that lies here now.'];
         yield 'tuck behind' => ['bookmark', 5, 'Fold the bottom corner behind along the dashed line and push it'];
     }
 
@@ -80,6 +89,22 @@ final class SentencesTest extends TestCase
             'It is a square standing on its corner.',
             Look::ofState(Folds::library('crane')->steps[6]->after, self::words()),
         );
+    }
+
+    /** @return iterable<string, array{string, int, string}> model, step, what is seen first */
+    public static function creases(): iterable
+    {
+        yield 'corner to corner' => ['crane', 1, 'The crease runs from the near right corner to the far left corner.'];
+        yield 'crossing another' => ['crane', 2, 'The creases make an X.'];
+        yield 'two that meet' => ['crane', 8, 'Two creases meet at the near corner.'];
+        yield 'two side by side' => ['fan', 2, 'Two creases run side by side.'];
+        yield 'one beside an edge' => ['fan', 3, 'The crease runs beside the left edge.'];
+    }
+
+    #[DataProvider('creases')]
+    public function testAfterACreaseTheCreaseIsWhatIsSeen(string $slug, int $step, string $first): void
+    {
+        self::assertSame($first, Look::of(Folds::library($slug), $step - 1, Folds::words())[0]);
     }
 
     public function testReasonsNameNumbers(): void

@@ -30,6 +30,15 @@ final class TeacherTest extends TestCase
         self::assertNull($crane[6]->because, 'turning round needs no reason');
     }
 
+    public function testAnotherPieceOfPaperIsTakenUp(): void
+    {
+        $tulip = self::said(Folds::library('tulip'));
+        self::assertSame('Take the paper for the stem, plain side up.', $tulip[4]->do[0]);
+        self::assertSame('Turn the paper 45 degrees clockwise.', $tulip[4]->do[1]);
+        self::assertStringStartsNotWith('Take the paper', $tulip[5]->sentence(), 'said once');
+        self::assertSame('Take the piece that was folded first again.', $tulip[10]->do[0]);
+    }
+
     public function testTheStepBeforeAHardMomentSaysSo(): void
     {
         $crane = self::said(Folds::library('crane'));
