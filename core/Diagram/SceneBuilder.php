@@ -69,9 +69,13 @@ final class SceneBuilder
         return new Scene($plain->frame, $plain->items, [], [], [], [], array_values($labels));
     }
 
-    /** The finished model with the parts that were attached. */
+    /** The model as lists show it: finished, with the parts that were attached, or its most telling flat state. */
     public static function ofModel(FoldedModel $model): Scene
     {
+        $shown = $model->sequence->shown;
+        if ($shown !== null) {
+            return self::after($model->steps[$shown - 1]);
+        }
         $scene = self::ofState($model->end());
         foreach ($model->attachments() as $step) {
             $scene = Attaching::joined($scene, $step);

@@ -89,6 +89,7 @@ final readonly class Loader
             $top->texts('display'),
             $top->someOf('does', Sequence::DOES),
             GoalReader::all($top, $lines),
+            $top->has('shown') ? $top->step('shown', $count, $count) : null,
         );
         foreach (self::OF_A_STEP as $key) {
             if ($top->has($key)) {

@@ -30,6 +30,8 @@ final readonly class Sequence
      * @param  list<string>  $does  what it can do when it is finished, of DOES; that sets how large and how stiff the
      *     paper must be
      * @param  list<Goal>  $goals  what makes the end what the name promises
+     * @param  int|null  $shown  the step after which it is shown in lists: the most telling flat state of a model that
+     *     is opened at the end; null: the end
      */
     public function __construct(
         public string $slug,
@@ -50,6 +52,7 @@ final readonly class Sequence
         public array $display = [],
         public array $does = [],
         public array $goals = [],
+        public ?int $shown = null,
     ) {
     }
 

@@ -126,10 +126,10 @@ final readonly class StepReader
     {
         $call = [];
         foreach ($this->in->has('call') ? (array) $this->in->value('call') : [] as $name => $text) {
-            if (! is_string($name) || ! is_string($text) || preg_match('/^[a-z][a-z -]{0,29}$/', $name) !== 1) {
+            if (! is_string($name) || ! is_string($text) || preg_match('/^[a-z][a-z-]{0,29}$/', $name) !== 1) {
                 throw $this->in->bad(
                     'call',
-                    '"call" must map names (small letters, spaces, hyphens) to points, or to none.',
+                    '"call" must map names (small letters, and hyphens for spaces) to points, or to none.',
                 );
             }
             $call[$name] = $text === 'none' ? null : $this->folds->parsed('call', $text, Parser::point(...));

@@ -44,9 +44,9 @@ final readonly class Places
     /** A corner or tip that a hand can take, in words; null where it is none of those, or has no name. */
     public function grip(Point $p): ?string
     {
-        $part = $this->called->at($this->state, $p);
+        $part = $this->part($p);
         if ($part !== null) {
-            return $this->words->say('points', 'called', ['part' => $part]);
+            return $part;
         }
         $corner = $this->anatomy->outline->cornerAt($p);
         if ($corner !== null) {
@@ -65,9 +65,9 @@ final readonly class Places
     /** The point by what it is of the outline: a called part, a corner, the middle of an edge. */
     public function landmark(Point $p): ?string
     {
-        $part = $this->called->at($this->state, $p);
+        $part = $this->part($p);
         if ($part !== null) {
-            return $this->words->say('points', 'called', ['part' => $part]);
+            return $part;
         }
         $outline = $this->anatomy->outline;
         $corner = $outline->cornerAt($p);
@@ -81,6 +81,14 @@ final readonly class Places
         return $edge !== null && $edge[0]->middle()->distanceTo($p) < $this->near
             ? $this->words->say('points', 'middle-of-edge', ['direction' => $edge[1]])
             : null;
+    }
+
+    /** The called part that lies here on top; a hyphen in its name stands for a space. */
+    private function part(Point $p): ?string
+    {
+        $part = $this->called->at($this->state, $p);
+
+        return $part === null ? null : $this->words->say('points', 'called', ['part' => strtr($part, '-', ' ')]);
     }
 
     /** The point as the end of a crease on an edge that has a name. */

@@ -99,7 +99,7 @@ final readonly class PleatMove implements Movement
 
     public function says(Change $change): Saying
     {
-        return new Saying();
+        return new Saying(with: ['first' => $this->valleyFirst ? 'valley' : 'mountain']);
     }
 
     public function arrow(): ?string

@@ -89,12 +89,7 @@ final class GoalTest extends TestCase
     /** @return iterable<string, array{string, string, string, string}> model, what is written, the slip, the reason */
     public static function faultsOfOld(): iterable
     {
-        yield 'a boat turned the other way has no sails' => [
-            'sailing-boat',
-            "    by: 135\n    way: counterclockwise\n",
-            "    by: 135\n",
-            'loose',
-        ];
+        yield 'a boat whose sails are one sail' => ['sailing-boat', '      short: B', '      short: D', 'higher'];
         $straight = '    along: line (3/10 from (corner left) to (corner bottom-left)) to (2/5 from (corner left) to '
             ."(mark heart))\n    move: corner left\n";
         yield 'a head pushed straight down has no beak' => [

@@ -29,7 +29,7 @@ final class SentencesTest extends TestCase
         yield 'repeat' => ['crane', 11, 'Do steps 8, 10 again behind.'];
         yield 'repeat one' => ['crane', 13, 'Do step 12 again behind.'];
         yield 'collapse' => ['crane', 6, 'Fold along all the marked creases at once'];
-        yield 'rabbit ear' => ['fish', 5, 'Lay both edges beside the left corner on the middle line at once.'];
+        yield 'rabbit ear' => ['dolphin', 5, 'Lay both edges beside the left corner on the middle line at once.'];
         yield 'blintz' => ['square-box', 2, 'Bring all four corners to the centre'];
         yield 'cut' => ['dragonfly', 14, 'Cut with scissors along'];
         yield 'attach' => ['tulip', 11, 'Tuck the stem in at'];
