@@ -84,10 +84,17 @@ abstract class BrowserTestCase extends TestCase
             'helpers' => 0,
             'learners' => array_map(static fn (string $n): array => ['id' => null, 'name' => $n], $names),
         ]);
+
+        return $this->lessonWith($group['id'], $model);
+    }
+
+    /** A lesson of today with a model; answers its number. */
+    protected function lessonWith(int $group, string $model): int
+    {
         $day = date('Y-m-d');
 
         return $this->send('POST', '/api/lessons', [
-            'group_id' => $group['id'],
+            'group_id' => $group,
             'models' => [['model' => $model]],
             'starts_at' => "{$day}T10:00",
             'ends_at' => "{$day}T11:00",

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { onKeyStroke } from '@vueuse/core'
+import { onKeyStroke, useMediaQuery } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
@@ -30,11 +30,12 @@ const model = computed(() => programme.at(at.value ?? 0))
 const step = computed(() => programme.steps.value[(at.value ?? 0) - 1])
 const folds = useFolds()
 const guidance = computed(() => folds.data.value?.find((fold) => fold.kind === step.value?.kind))
-/** Opened by itself at a hard moment; the lead opens and closes it anywhere. */
+/** Opened by itself at a hard moment, where there is room; the lead opens and closes it anywhere. */
+const wide = useMediaQuery('(min-width: 1001px)')
 const guided = ref(false)
 watch(
   () => step.value?.number,
-  () => { guided.value = step.value?.hard ?? false },
+  () => { guided.value = (step.value?.hard ?? false) && wide.value },
   { immediate: true },
 )
 const dark = ref(false)

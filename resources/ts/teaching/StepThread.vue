@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { StepData } from '../api/client'
 
@@ -6,13 +7,22 @@ import type { StepData } from '../api/client'
  * The steps on a thread: filled when past, a ring now; the flag is where the plan says we should be; a bar where the
  * next model begins.
  */
-defineProps<{ steps: StepData[]; at: number; planned: number; begins: number[] }>()
+const props = defineProps<{ steps: StepData[]; at: number; planned: number; begins: number[] }>()
 defineEmits<{ go: [step: number] }>()
 const { t } = useI18n()
+const thread = ref<HTMLElement | null>(null)
+/** A long thread on a narrow screen is moved along, so that the step at hand is in sight. */
+function follow() {
+  const here = thread.value?.querySelector<HTMLElement>('.here')
+  if (!thread.value || !here) return
+  thread.value.scrollLeft = here.offsetLeft - (thread.value.clientWidth - here.offsetWidth) / 2
+}
+onMounted(follow)
+watch(() => props.at, follow, { flush: 'post' })
 </script>
 
 <template>
-  <ol class="list thread" :aria-label="t('stage.thread')">
+  <ol ref="thread" class="list thread" :aria-label="t('stage.thread')">
     <li
       v-for="step in steps"
       :key="step.number"
