@@ -7,6 +7,9 @@ namespace App\Accounts;
 use App\Models\User;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Rules\Bounds;
+use Cathedra\Core\Rules\PaperKind;
+use Cathedra\Core\Rules\PaperSides;
+use Cathedra\Core\Rules\Unit;
 
 /** Who is signed in, with what every screen needs to know. */
 final readonly class Account
@@ -47,6 +50,9 @@ final readonly class Account
             $formats,
             $bands,
             Bounds::ofForms(),
+            array_column(Unit::cases(), 'value'),
+            array_column(PaperKind::cases(), 'value'),
+            array_column(PaperSides::cases(), 'value'),
         );
     }
 }

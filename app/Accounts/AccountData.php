@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Accounts;
 
+use Cathedra\Core\Rules\PaperKind;
+use Cathedra\Core\Rules\PaperSides;
 use Cathedra\Core\Rules\Unit;
 use Cathedra\Core\Wording\Directions;
 use Cathedra\Core\Wording\FoldNames;
@@ -24,6 +26,9 @@ use OpenApi\Attributes as OA;
             'formats',
             'age_bands',
             'bounds',
+            'units',
+            'paper_kinds',
+            'paper_sides',
         ],
     ),
 ]
@@ -34,6 +39,9 @@ final readonly class AccountData
      *     sides: string, source: string}>  $formats
      * @param  list<array{key: string, label: string}>  $age_bands
      * @param  array<string, array{least: float, most: float}>  $bounds
+     * @param  list<string>  $units
+     * @param  list<string>  $paper_kinds
+     * @param  list<string>  $paper_sides
      */
     public function __construct(
         #[OA\Property] public int $id,
@@ -97,6 +105,15 @@ final readonly class AccountData
             ),
         ]
         public array $bounds,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string', enum: Unit::class))] public array $units,
+        #[
+            OA\Property(type: 'array', items: new OA\Items(type: 'string', enum: PaperKind::class)),
+        ]
+        public array $paper_kinds,
+        #[
+            OA\Property(type: 'array', items: new OA\Items(type: 'string', enum: PaperSides::class)),
+        ]
+        public array $paper_sides,
     ) {
     }
 }

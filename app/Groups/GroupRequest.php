@@ -47,10 +47,10 @@ final class GroupRequest extends ApiRequest
     {
         return [
             'name.required' => 'Give the group a name.',
-            'name.max' => 'The name is too long; 80 characters are enough.',
+            'name.max' => 'The name is too long; '.Bounds::NAME_LENGTH.' characters are enough.',
             'name.unique' => 'There is a group of this name already.',
             'age_band.in' => 'Choose one of the age bands.',
-            'helpers.*' => Bounds::HELPERS_SAID,
+            'helpers.*' => 'Helpers are a whole number '.Bounds::said(Bounds::HELPERS).'.',
             'table_size.*' => 'There are 1 to 20 places at a table.',
             'learners.max' => 'A group has at most '.Bounds::MAX_LEARNERS.' learners; divide a larger one.',
             'learners.*.name.required' => 'A learner needs a given name or nickname.',

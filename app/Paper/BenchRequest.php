@@ -52,10 +52,11 @@ final class BenchRequest extends ApiRequest
             'stock.between' => 'Choose one to six kinds of paper.',
             'stock.*.id.exists' => 'That paper is gone from the cupboard. Choose another.',
             'stock.*.id.*' => 'Each paper comes once.',
-            'stock.*.count.*' => 'The count must be a whole number from 0 to 1,000,000, or empty for plenty.',
+            'stock.*.count.*' => 'The count must be a whole number '.Bounds::said(Bounds::COUNT)
+                .', or empty for plenty.',
             'need.required' => 'Say which squares are wanted.',
             'need.between' => 'Ask for one to six sizes.',
-            'need.*.side_mm.*' => 'A square must have between 10 and 2000 mm.',
+            'need.*.side_mm.*' => 'The side of a square must be '.Bounds::said(Bounds::SIDE_MM).' mm.',
             'need.*.count.*' => 'The number of squares must be a whole number from 1 to 2,000.',
         ];
     }

@@ -45,7 +45,7 @@ final class StockRequest extends ApiRequest
             'version' => ['sometimes', 'integer', 'between:'.Bounds::VERSION],
             'price' => ['sometimes', 'nullable', 'numeric', 'between:'.Bounds::PRICE],
             'tags' => ['sometimes', 'array', 'list', 'max:'.Bounds::MAX_TAGS],
-            'tags.*' => ['string', 'max:30', 'distinct:ignore_case', new PlainText()],
+            'tags.*' => ['string', 'max:'.Bounds::TAG_LENGTH, 'distinct:ignore_case', new PlainText()],
             'scrap' => ['sometimes', 'boolean'],
         ];
     }
@@ -55,17 +55,17 @@ final class StockRequest extends ApiRequest
     {
         return [
             'name.required' => 'Give the paper a name.',
-            'name.max' => 'The name is too long; 80 characters are enough.',
+            'name.max' => 'The name is too long; '.Bounds::NAME_LENGTH.' characters are enough.',
             'name.unique' => 'There is paper of this name already.',
-            'width_mm.*' => 'The width must be a number between 10 and 2000 mm.',
-            'height_mm.*' => 'The height must be a number between 10 and 2000 mm.',
-            'grammage.*' => 'The grammage must be between 10 and 600 g/m2, or empty.',
-            'trim_mm.*' => 'What is lost all round must be between 0 and 100 mm.',
-            'price.*' => 'The price of one sheet must be a number from 0 to 9,999, or empty.',
-            'tags.max' => 'Eight tags are enough.',
-            'tags.*.max' => 'A tag has at most 30 characters.',
+            'width_mm.*' => 'The width must be a number '.Bounds::said(Bounds::SIDE_MM).' mm.',
+            'height_mm.*' => 'The height must be a number '.Bounds::said(Bounds::SIDE_MM).' mm.',
+            'grammage.*' => 'The grammage must be '.Bounds::said(Bounds::GRAMMAGE).' g/m2, or empty.',
+            'trim_mm.*' => 'What is lost all round must be '.Bounds::said(Bounds::TRIM_MM).' mm.',
+            'price.*' => 'The price of one sheet must be a number '.Bounds::said(Bounds::PRICE).', or empty.',
+            'tags.max' => Bounds::MAX_TAGS.' tags are enough.',
+            'tags.*.max' => 'A tag has at most '.Bounds::TAG_LENGTH.' characters.',
             'tags.*.distinct' => 'Each tag comes once.',
-            'count.*' => 'The count must be a whole number from 0 to 1,000,000, or empty for plenty.',
+            'count.*' => 'The count must be a whole number '.Bounds::said(Bounds::COUNT).', or empty for plenty.',
         ];
     }
 }

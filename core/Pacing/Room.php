@@ -18,7 +18,9 @@ final readonly class Room
             throw new BadPlan('A group has 1 to '.self::MAX_LEARNERS." learners; this one has $learners.");
         }
         if (! Bounds::holds(Bounds::HELPERS, $helpers)) {
-            throw new BadPlan(Bounds::HELPERS_SAID." This lesson has $helpers.");
+            throw new BadPlan(
+                'Helpers are a whole number '.Bounds::said(Bounds::HELPERS).". This lesson has $helpers.",
+            );
         }
     }
 }

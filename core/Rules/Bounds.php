@@ -13,8 +13,6 @@ final class Bounds
     /** mm; smaller is no paper for hands, larger than 2 m comes off a roll. */
     public const SIDE_MM = '10,2000';
 
-    public const SIDE_SAID = 'A square must have between 10 and 2000 mm.';
-
     /** What is lost all round a sheet, mm. */
     public const TRIM_MM = '0,100';
 
@@ -27,8 +25,6 @@ final class Bounds
 
     public const HELPERS = '0,20';
 
-    public const HELPERS_SAID = 'There can be 0 to 20 helpers.';
-
     /** Learners of a group. */
     public const MAX_LEARNERS = 60;
 
@@ -40,7 +36,12 @@ final class Bounds
     /** Kinds of paper one lesson takes from. */
     public const MAX_PAPERS = 4;
 
+    /** Numbers of five figures are read in groups of three. */
+    private const LONG = 10_000;
+
     public const MAX_TAGS = 8;
+
+    public const TAG_LENGTH = 30;
 
     public const NAME_LENGTH = 80;
 
@@ -81,6 +82,16 @@ final class Bounds
         [$least, $most] = array_map(floatval(...), explode(',', $bounds));
 
         return ['least' => $least, 'most' => $most];
+    }
+
+    /** As words: "between 10 and 2000", thousands parted from five figures on. */
+    public static function said(string $bounds): string
+    {
+        ['least' => $least, 'most' => $most] = self::range($bounds);
+
+        $figure = static fn (float $n): string => number_format($n, 0, '.', $n < self::LONG ? '' : ',');
+
+        return 'between '.$figure($least).' and '.$figure($most);
     }
 
     public static function holds(string $bounds, float $value): bool

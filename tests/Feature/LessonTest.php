@@ -130,7 +130,7 @@ final class LessonTest extends TestCase
         yield 'no such paper' => [['stock_id' => 999999], '/stock_ids/0', 'gone from the cupboard'];
         yield 'square of nothing' => [['side_mm' => 0], '/models/0/side_mm', 'between 10 and 2000'];
         yield 'square of three metres' => [['side_mm' => 3000], '/models/0/side_mm', 'between 10 and 2000'];
-        yield 'helpers' => [['helpers' => -1], '/helpers', '0 to 20'];
+        yield 'helpers' => [['helpers' => -1], '/helpers', 'between 0 and 20'];
         yield 'method' => [['method' => 'laser'], '/method', ''];
     }
 

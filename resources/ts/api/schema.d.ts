@@ -693,6 +693,9 @@ export interface components {
                     most: number;
                 };
             };
+            units: ("mm" | "cm" | "in")[];
+            paper_kinds: ("office" | "folding" | "newsprint" | "kraft" | "construction" | "wallpaper" | "other")[];
+            paper_sides: ("alike" | "coloured" | "printed" | "lined")[];
         };
         /** @description Something in the bin. */
         BinEntry: {

@@ -2,118 +2,29 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { answer, client, Problem, type StockChangeData, type StockData } from '../api/client'
-import { useMe, usePaperNeeds, useSaveStock, useStocks } from '../api/queries'
+import { answer, client, type StockChangeData, type StockData } from '../api/client'
+import { useMe, usePaperNeeds, useStocks } from '../api/queries'
 import AskState from '../parts/AskState.vue'
 import { useRemoving } from '../bin/useRemoving'
-import { keptLength, useMeasure } from '../parts/measure'
+import { useMeasure } from '../parts/measure'
+import StockForm from './StockForm.vue'
 
 const { t } = useI18n()
 const me = useMe()
 const stocks = useStocks()
 const needs = usePaperNeeds()
 const needOf = (id: number) => needs.data.value?.find((n) => n.stock === id)
-const save = useSaveStock()
 const cache = useQueryClient()
-const editing = ref<number | null>(null)
-/** Its lengths before they were written for the eye: what is not typed anew stays exact. */
-const was = computed(() => stocks.data.value?.find((s) => s.id === editing.value))
-const blank = {
-  format: 'own',
-  name: '',
-  width: '',
-  height: '',
-  grammage: '',
-  count: '',
-  kind: 'office',
-  sides: 'alike',
-  trim: '0',
-  price: '',
-  tags: '',
-  scrap: false,
-  version: null as number | null,
-}
-const kinds = ['office', 'folding', 'newsprint', 'kraft', 'construction', 'wallpaper', 'other'] as const
-const sides = ['alike', 'coloured', 'printed', 'lined'] as const
 const log = ref<{ stock: number; changes: StockChangeData[] } | null>(null)
-const form = ref({ ...blank })
-const errors = computed(() => (save.error.value instanceof Problem ? save.error.value.fields : {}))
-/** Something in the part that is folded away is filled in or refused. */
-const rare = computed(
-  () =>
-    form.value.price !== '' ||
-    form.value.tags !== '' ||
-    form.value.scrap ||
-    (form.value.trim !== '' && Number(form.value.trim) !== 0) ||
-    Object.keys(errors.value).some((at) => /^(trim|price|tags)/.test(at)),
-)
-const { unit, say, plain } = useMeasure()
-const units = ['mm', 'cm', 'in'] as const
+const { unit, say } = useMeasure()
+/** As the account knows them; the fields come from there too. */
+const units = computed(() => me.data.value?.units ?? [])
 async function read(chosen: string) {
-  await answer(client.PUT('/api/me', { body: { unit: units.find((u) => u === chosen) ?? 'mm' } }))
+  await answer(client.PUT('/api/me', { body: { unit: units.value.find((u) => u === chosen) ?? 'mm' } }))
   await cache.invalidateQueries()
 }
-const number = (text: string) => {
-  const value = String(text).trim().replace(',', '.')
-  return value === '' ? null : Number(value)
-}
-
-function pick(key: string) {
-  const format = me.data.value?.formats.find((f) => f.key === key)
-  if (format)
-    form.value = {
-      ...form.value,
-      format: key,
-      name: format.name,
-      width: plain(format.width),
-      height: plain(format.height),
-      grammage: String(format.grammage),
-      kind: kinds.find((k) => k === format.kind) ?? 'other',
-      sides: sides.find((k) => k === format.sides) ?? 'alike',
-    }
-}
-function change(stock: StockData) {
-  editing.value = stock.id
-  form.value = {
-    format: 'own',
-    name: stock.name,
-    width: plain(stock.width_mm),
-    height: plain(stock.height_mm),
-    grammage: String(stock.grammage ?? ''),
-    count: String(stock.count ?? ''),
-    kind: stock.kind,
-    sides: stock.sides,
-    trim: plain(stock.trim_mm),
-    price: stock.price === null ? '' : String(stock.price),
-    tags: stock.tags.join(', '),
-    scrap: stock.scrap,
-    version: stock.version,
-  }
-}
-async function submit() {
-  const f = form.value
-  const body = {
-    name: f.name,
-    width_mm: keptLength(f.width, was.value?.width_mm ?? null, plain, unit.value) ?? 0,
-    height_mm: keptLength(f.height, was.value?.height_mm ?? null, plain, unit.value) ?? 0,
-    grammage: number(f.grammage),
-    count: number(f.count),
-    kind: f.kind,
-    sides: f.sides,
-    trim_mm: keptLength(f.trim, was.value?.trim_mm ?? null, plain, unit.value) ?? 0,
-    price: number(f.price),
-    tags: f.tags
-      .split(',')
-      .map((tag) => tag.trim())
-      .filter((tag) => tag !== ''),
-    scrap: f.scrap,
-    ...(editing.value === null || f.version === null ? {} : { version: f.version }),
-  }
-  if (await save.mutateAsync({ ...(editing.value === null ? {} : { id: editing.value }), body }).catch(() => null)) {
-    form.value = { ...blank }
-    editing.value = null
-  }
-}
+/** The paper whose form lies open; null: a new one. */
+const editing = ref<StockData | null>(null)
 async function show(stock: StockData) {
   log.value =
     log.value?.stock === stock.id
@@ -193,7 +104,7 @@ async function remove(stock: StockData) {
             ><v-btn variant="text" height="44" :aria-expanded="log?.stock === stock.id" @click="show(stock)">{{
               t('cupboard.log')
             }}</v-btn
-            ><v-btn variant="outlined" height="44" @click="change(stock)">{{ t('cupboard.change') }}</v-btn
+            ><v-btn variant="outlined" height="44" @click="editing = stock">{{ t('cupboard.change') }}</v-btn
             ><v-btn
               variant="text"
               height="44"
@@ -230,90 +141,7 @@ async function remove(stock: StockData) {
         >
       </p>
     </section>
-    <form class="sheet stack" novalidate @submit.prevent="submit">
-      <h2>{{ editing === null ? t('cupboard.add') : t('cupboard.change') }}</h2>
-      <v-select
-        :model-value="form.format"
-        :label="t('cupboard.format')"
-        :items="[
-          ...(me.data.value?.formats ?? []).map((f) => ({
-            value: f.key,
-            title: `${f.name}, ${say(f.width, f.height)}`,
-          })),
-          { value: 'own', title: t('cupboard.own') },
-        ]"
-        @update:model-value="pick" />
-      <v-text-field v-model="form.name" :label="t('cupboard.name')" :error-messages="errors['name']" />
-      <div class="pair">
-        <v-text-field
-          v-model="form.width"
-          inputmode="decimal"
-          :label="t('cupboard.width')"
-          :hint="t('cupboard.measure')"
-          :error-messages="errors['width_mm']" /><v-text-field
-          v-model="form.height"
-          inputmode="decimal"
-          :label="t('cupboard.height')"
-          :error-messages="errors['height_mm']" />
-      </div>
-      <div class="pair">
-        <v-text-field
-          v-model="form.grammage"
-          inputmode="numeric"
-          :label="t('cupboard.grammage')"
-          :error-messages="errors['grammage']" /><v-text-field
-          v-model="form.count"
-          inputmode="numeric"
-          :label="t('cupboard.count')"
-          :hint="t('cupboard.countHint')"
-          persistent-hint
-          :error-messages="errors['count']" />
-      </div>
-      <v-select
-        v-model="form.kind"
-        :label="t('cupboard.kind')"
-        :items="kinds.map((k) => ({ value: k, title: t(`cupboard.kind_${k}`) }))" />
-      <v-select
-        v-model="form.sides"
-        :label="t('cupboard.sides')"
-        :items="sides.map((k) => ({ value: k, title: t(`cupboard.sides_${k}`) }))" />
-      <details :open="rare">
-        <summary>{{ t('cupboard.rare') }}</summary>
-        <div class="stack">
-          <v-text-field
-            v-model="form.trim"
-            inputmode="decimal"
-            :label="t('cupboard.trim')"
-            :hint="t('cupboard.trimHint')"
-            persistent-hint
-            :error-messages="errors['trim_mm']" />
-          <v-text-field
-            v-model="form.price"
-            inputmode="decimal"
-            :label="t('cupboard.price')"
-            :hint="t('cupboard.priceHint')"
-            persistent-hint
-            :error-messages="errors['price']" />
-          <v-text-field
-            v-model="form.tags"
-            :label="t('cupboard.tags')"
-            :hint="t('cupboard.tagsHint')"
-            persistent-hint
-            :error-messages="
-              Object.entries(errors)
-                .filter(([at]) => at.startsWith('tags'))
-                .map(([, why]) => why)
-            " />
-          <v-checkbox v-model="form.scrap" :label="t('cupboard.scrap')" />
-        </div>
-      </details>
-      <p v-if="save.error.value && !Object.keys(errors).length" class="warn" role="alert">
-        {{ save.error.value.message }}
-      </p>
-      <v-btn type="submit" color="primary" class="fold-button" :loading="save.isPending.value">{{
-        t('app.save')
-      }}</v-btn>
-    </form>
+    <StockForm :stock="editing" @done="editing = null" />
   </div>
 </template>
 
@@ -325,8 +153,6 @@ async function remove(stock: StockData) {
 }
 .name { font-family: var(--head); font-size: 1.15rem; }
 .count { font-size: 1.4rem; text-align: right; }
-.pair { display: grid; grid-template-columns: 1fr 1fr; gap: 12px; align-items: start; }
-summary { min-height: 44px; padding: 10px 0; cursor: pointer; font-weight: 650; }
 .row { gap: 4px; flex-wrap: nowrap; }
 .links { gap: 8px 24px; flex-wrap: wrap; }
 .tag {

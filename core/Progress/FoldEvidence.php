@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Progress;
+
+use Cathedra\Core\Lesson\Finish;
+
+/**
+ * What finished models prove of folds: whoever finished a model alone has made every fold of the way that was taught
+ * alone; whoever finished it with help has made them with help. A model that was not finished proves nothing, since
+ * nobody saw which folds were made.
+ */
+final readonly class FoldEvidence
+{
+    /** @param  array<string, array<int, Finish>>  $best  by kind of fold and learner: the best end with it */
+    private function __construct(private array $best)
+    {
+    }
+
+    /**
+     * @param  iterable<array{learner: int, finish: Finish, kinds: list<string>}>  $records  a finish and the kinds of
+     *     fold in the model by the way that was taught
+     */
+    public static function of(iterable $records): self
+    {
+        $best = [];
+        foreach ($records as ['learner' => $learner, 'finish' => $finish, 'kinds' => $kinds]) {
+            foreach ($finish->isFinished() ? $kinds : [] as $kind) {
+                $known = $best[$kind][$learner] ?? $finish;
+                $best[$kind][$learner] = $known->rank() > $finish->rank() ? $known : $finish;
+            }
+        }
+
+        return new self($best);
+    }
+
+    /**
+     * How many of these learners have made a fold.
+     *
+     * @param  list<int>  $learners
+     * @return array{alone: int, helped: int} each learner counts once, by the best end
+     */
+    public function standing(string $kind, array $learners): array
+    {
+        $own = array_intersect_key($this->best[$kind] ?? [], array_flip($learners));
+        $alone = count(array_filter($own, static fn (Finish $finish): bool => $finish === Finish::Alone));
+
+        return ['alone' => $alone, 'helped' => count($own) - $alone];
+    }
+}

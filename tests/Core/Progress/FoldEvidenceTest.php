@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Progress;
+
+use Cathedra\Core\Lesson\Finish;
+use Cathedra\Core\Progress\FoldEvidence;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class FoldEvidenceTest extends TestCase
+{
+    /**
+     * Records, and how many made a petal fold alone and with help.
+     *
+     * @return iterable<string, array{list<array{int, Finish, list<string>}>, array{int, int}}>
+     */
+    public static function records(): iterable
+    {
+        yield 'nothing' => [[], [0, 0]];
+        yield 'alone' => [[[1, Finish::Alone, ['petal', 'squash']]], [1, 0]];
+        yield 'with help' => [[[1, Finish::WithHelp, ['petal']]], [0, 1]];
+        yield 'stopped proves nothing' => [[[1, Finish::Stopped, ['petal']]], [0, 0]];
+        yield 'away proves nothing' => [[[1, Finish::Away, ['petal']]], [0, 0]];
+        yield 'another fold' => [[[1, Finish::Alone, ['squash']]], [0, 0]];
+        yield 'the best counts, first' => [
+            [[1, Finish::Alone, ['petal']], [1, Finish::WithHelp, ['petal']]],
+            [1, 0],
+        ];
+        yield 'the best counts, last' => [
+            [[1, Finish::WithHelp, ['petal']], [1, Finish::Stopped, ['petal']], [1, Finish::Alone, ['petal']]],
+            [1, 0],
+        ];
+        yield 'two learners' => [[[1, Finish::Alone, ['petal']], [2, Finish::WithHelp, ['petal']]], [1, 1]];
+        yield 'who is no longer in the group' => [[[9, Finish::Alone, ['petal']]], [0, 0]];
+    }
+
+    /**
+     * @param  list<array{int, Finish, list<string>}>  $records
+     * @param  array{int, int}  $expected
+     */
+    #[DataProvider('records')]
+    public function testStanding(array $records, array $expected): void
+    {
+        $evidence = FoldEvidence::of(array_map(
+            static fn (array $r): array => ['learner' => $r[0], 'finish' => $r[1], 'kinds' => $r[2]],
+            $records,
+        ));
+        self::assertSame(
+            ['alone' => $expected[0], 'helped' => $expected[1]],
+            $evidence->standing('petal', [1, 2, 3]),
+        );
+    }
+
+    public function testTheOrderOfRecordsDoesNotMatterAndMoreRecordsNeverTakeAway(): void
+    {
+        mt_srand(7);
+        for ($round = 0; $round < 200; $round++) {
+            $records = [];
+            foreach (range(1, mt_rand(1, 25)) as $_) {
+                $records[] = [
+                    'learner' => mt_rand(1, 5),
+                    'finish' => Finish::cases()[mt_rand(0, 3)],
+                    'kinds' => array_slice(['petal', 'squash', 'valley'], 0, mt_rand(0, 3)),
+                ];
+            }
+            $shuffled = $records;
+            shuffle($shuffled);
+            $all = FoldEvidence::of($records)->standing('petal', [1, 2, 3, 4, 5]);
+            self::assertSame($all, FoldEvidence::of($shuffled)->standing('petal', [1, 2, 3, 4, 5]));
+            $some = FoldEvidence::of(array_slice($records, 1))->standing('petal', [1, 2, 3, 4, 5]);
+            self::assertLessThanOrEqual($all['alone'], $some['alone']);
+            self::assertLessThanOrEqual(array_sum($all), array_sum($some));
+            self::assertLessThanOrEqual(5, array_sum($all));
+        }
+    }
+}
