@@ -97,7 +97,9 @@ final readonly class StepsDocument
     /** @return array<string, mixed> */
     private function drawn(int $i, ?Handling $hands, ?Action $action): array
     {
-        $scene = SceneBuilder::before($this->model->steps[$i]);
+        $step = $this->model->steps[$i];
+        // Where a part comes from lies on no paper of this state; of two pieces the document says the main one.
+        $scene = $step->attached === null ? SceneBuilder::before($step) : SceneBuilder::ofState($step->before);
         $arrow = $scene->arrows[0] ?? null;
 
         return [
