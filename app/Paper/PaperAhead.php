@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Paper;
 
 use App\Lessons\LessonSheet;
+use App\Lessons\Programme;
 use App\Models\Lesson;
 use App\Models\Organisation;
 use App\Models\Stock as StockRecord;
+use App\Shelf\ModelShelf;
 use Carbon\CarbonImmutable;
 use Cathedra\Core\Paper\ModelPaper;
 use Illuminate\Database\Eloquent\Collection;
@@ -20,8 +22,11 @@ final readonly class PaperAhead
 {
     private const MOST_LESSONS = 100;
 
-    public function __construct(private PaperBench $bench, private PaperPlans $plans)
-    {
+    public function __construct(
+        private PaperBench $bench,
+        private PaperPlans $plans,
+        private ModelShelf $shelf,
+    ) {
     }
 
     public function __invoke(Organisation $organisation, CarbonImmutable $until): PaperAheadData
@@ -105,10 +110,7 @@ final readonly class PaperAhead
             }
             $rows[] = [
                 'id' => $lesson->id,
-                'title' => implode(
-                    ', ',
-                    array_map(static fn (ModelPaper $m): string => $m->title, $paper->models ?? []),
-                ),
+                'title' => Programme::of($lesson, $this->shelf)->title(),
                 'group' => $lesson->group->name,
                 'starts_at' => $lesson->starts_at->format('Y-m-d\TH:i'),
                 'takes' => $takes,

@@ -769,6 +769,7 @@ final class PaperBenchTest extends TestCase
             [5, 2, -1],
             array_map(static fn (array $l): int => $l['takes'][0]['left'], array_slice($ahead['lessons'], 0, 3)),
         );
+        self::assertSame('Drinking cup', $ahead['lessons'][3]['title'], 'a lesson without paper has its name too');
         self::assertSame(
             [$first, $second],
             array_column(array_slice($this->getJson('/api/paper-ahead?until=2026-12-02')->json('lessons'), 0, 5), 'id'),
