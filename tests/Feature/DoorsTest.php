@@ -46,6 +46,27 @@ final class DoorsTest extends TestCase
         $this->signIn('Nobody@gullwick.example', 'wrong')->assertStatus(429);
     }
 
+    public function testTheTurnOfAMinuteIsTidiedUpBySeveralWorkersAtOnce(): void
+    {
+        $folder = sys_get_temp_dir().'/cathedra-turn-'.uniqid();
+        $script = 'error_reporting(E_ALL); require "vendor/autoload.php"; $quota = new App\Accounts\Quota($argv[1]);'
+            .'$count = new ReflectionMethod($quota, "count");'
+            .'for ($i = 0; $i < 400; $i++) { $count->invoke($quota, "lead", intdiv(hrtime(true), 3_000_000)); }';
+        $workers = array_map(
+            static fn (): array => [
+                proc_open(['php', '-r', $script, '--', $folder], [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes),
+                $pipes,
+            ],
+            range(1, 4),
+        );
+        foreach ($workers as [$worker, $pipes]) {
+            self::assertSame('', stream_get_contents($pipes[1]).stream_get_contents($pipes[2]));
+            self::assertSame(0, proc_close($worker));
+        }
+        array_map(unlink(...), glob("$folder/*") ?: []);
+        rmdir($folder);
+    }
+
     public function testAnAccountHasItsQuotaOfAMinuteAndAnotherIsNotTouched(): void
     {
         $folder = storage_path('framework/quota-test');
