@@ -33,9 +33,14 @@ final readonly class FoldStanding
         }, FoldKind::cases());
     }
 
-    /** @return iterable<array{learner: int, finish: Finish, kinds: list<string>}> each end once, by the ways taught */
+    /**
+     * The best end of each learner with each model, by the ways taught; the database picks it out of the years.
+     *
+     * @return iterable<array{learner: int, finish: Finish, kinds: list<string>}>
+     */
     private function records(Group $group): iterable
     {
+        $of = array_combine(array_map(static fn (Finish $f): int => $f->rank(), Finish::cases()), Finish::cases());
         $rows = DB::table('finishes as f')
             ->join('lessons as l', 'l.id', '=', 'f.lesson_id')
             ->join('lesson_models as m', static function ($join): void {
@@ -43,14 +48,15 @@ final readonly class FoldStanding
             })
             ->where('l.group_id', $group->id)->whereNull('l.deleted_at')
             ->whereIn('f.outcome', FinishRecord::finished())
-            ->distinct()
-            ->get(['f.learner_id', 'f.model', 'm.ways', 'f.outcome']);
+            ->groupBy('f.learner_id', 'f.model', 'm.ways')
+            ->selectRaw('f.learner_id, f.model, m.ways, MAX('.FinishRecord::rank('f.outcome').') AS best')
+            ->get();
         foreach ($rows as $row) {
             /** @var array<string, string> $ways */
             $ways = json_decode((string) $row->ways, true) ?: [];
             yield [
                 'learner' => (int) $row->learner_id,
-                'finish' => Finish::from((string) $row->outcome),
+                'finish' => $of[(int) $row->best],
                 'kinds' => $this->catalogue->kinds((string) $row->model, $ways),
             ];
         }

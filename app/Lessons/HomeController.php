@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Lessons;
 
 use App\Models\Lesson;
+use App\Models\Organisation;
 use App\Support\Controller;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
@@ -20,9 +21,17 @@ final class HomeController extends Controller
     {
     }
 
-    public function __invoke(Request $request, Unfinished $unfinished): JsonResponse
+    public function __invoke(Request $request, Unfinished $unfinished, HomeKept $kept): JsonResponse
     {
         $organisation = $this->organisation($request);
+
+        return JsonResponse::fromJsonString(
+            $kept($organisation, fn (): HomeData => $this->home($organisation, $unfinished)),
+        );
+    }
+
+    private function home(Organisation $organisation, Unfinished $unfinished): HomeData
+    {
         $today = CarbonImmutable::now()->startOfDay();
         /** @var Collection<int, Lesson> $open */
         $open = $organisation
@@ -43,13 +52,11 @@ final class HomeController extends Controller
         $cards = $this->sheet->cards([...$open->values(), ...$taught->values()]);
         $coming = array_slice($cards, 0, $open->count());
 
-        return response()->json(
-            new HomeData(
-                $coming[0] ?? null,
-                array_slice($coming, 1),
-                array_slice($cards, $open->count()),
-                $unfinished($organisation),
-            ),
+        return new HomeData(
+            $coming[0] ?? null,
+            array_slice($coming, 1),
+            array_slice($cards, $open->count()),
+            $unfinished($organisation),
         );
     }
 }

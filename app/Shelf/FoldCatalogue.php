@@ -21,6 +21,9 @@ final class FoldCatalogue
     /** @var list<Entry>|null */
     private ?array $entries = null;
 
+    /** @var array<string, list<string>> by model and ways, of this request */
+    private array $kinds = [];
+
     public function __construct(
         private readonly ModelShelf $shelf,
         private readonly LibraryFiles $files,
@@ -50,6 +53,15 @@ final class FoldCatalogue
      * @return list<string>
      */
     public function kinds(string $slug, array $ways): array
+    {
+        return $this->kinds[$slug.json_encode($ways)] ??= $this->found($slug, $ways);
+    }
+
+    /**
+     * @param  array<string, string>  $ways
+     * @return list<string>
+     */
+    private function found(string $slug, array $ways): array
     {
         $usual = [];
         $other = [];

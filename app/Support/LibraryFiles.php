@@ -216,9 +216,7 @@ final class LibraryFiles
             'xxh128',
             implode("\n", array_map(self::stamp(...), [
                 $this->folder.'/wording/en.yaml',
-                $this->folder.'/difficulty.yaml',
-                $this->folder.'/folds.yaml',
-                $this->folder.'/guidance.yaml',
+                ...glob($this->folder.'/*.yaml') ?: [],
                 __FILE__,
                 ...glob($this->folder.'/explained/*.yaml') ?: [],
                 ...glob(__DIR__.'/../Shelf/*.php') ?: [],

@@ -54,7 +54,8 @@ final class DoorsTest extends TestCase
             .'for ($i = 0; $i < 400; $i++) { $count->invoke($quota, "lead", intdiv(hrtime(true), 3_000_000)); }';
         $workers = array_map(
             static fn (): array => [
-                proc_open(['php', '-r', $script, '--', $folder], [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes),
+                proc_open(['php', '-r', $script, '--', $folder], [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes)
+                    ?: self::fail('No worker began.'),
                 $pipes,
             ],
             range(1, 4),
