@@ -7,16 +7,26 @@ namespace App\Groups;
 use App\Models\FinishRecord;
 use App\Models\Group;
 use App\Shelf\FoldCatalogue;
+use App\Support\LibraryFiles;
 use Cathedra\Core\Lesson\Finish;
 use Cathedra\Core\Progress\FoldEvidence;
 use Cathedra\Core\Sequence\FoldKind;
+use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Support\Facades\DB;
 
-/** How a group stands with each kind of fold, by what its learners finished. */
+/**
+ * How a group stands with each kind of fold, by what its learners finished. The evidence is kept until a lesson of the
+ * group gets a line in its log, is moved, or goes into the bin or comes back; safe to delete at any time.
+ */
 final readonly class FoldStanding
 {
-    public function __construct(private FoldCatalogue $catalogue)
-    {
+    private const KEPT_DAYS = 30;
+
+    public function __construct(
+        private FoldCatalogue $catalogue,
+        private LibraryFiles $files,
+        private Repository $cache,
+    ) {
     }
 
     /** @return list<FoldStandingData> every kind of fold, as far as learners of today's list have come */
@@ -24,13 +34,27 @@ final readonly class FoldStanding
     {
         /** @var list<int> $learners */
         $learners = $group->learners()->pluck('id')->all();
-        $evidence = FoldEvidence::of($this->records($group));
+        $evidence = $this->evidence($group);
 
         return array_map(static function (FoldKind $kind) use ($evidence, $learners): FoldStandingData {
             ['alone' => $alone, 'helped' => $helped] = $evidence->standing($kind->value, $learners);
 
             return new FoldStandingData($kind->value, $alone, $helped, count($learners));
         }, FoldKind::cases());
+    }
+
+    private function evidence(Group $group): FoldEvidence
+    {
+        $state = GroupState::of($group).':'.$this->files->shelfVersion();
+        // One entry a group, written over: what was erased does not stay in older ones.
+        /** @var array{state: string, evidence: FoldEvidence}|null $kept */
+        $kept = $this->cache->get("evidence:{$group->id}");
+        if ($kept === null || $kept['state'] !== $state) {
+            $kept = ['state' => $state, 'evidence' => FoldEvidence::of($this->records($group))];
+            $this->cache->put("evidence:{$group->id}", $kept, 86400 * self::KEPT_DAYS);
+        }
+
+        return $kept['evidence'];
     }
 
     /**

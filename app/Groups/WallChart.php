@@ -35,7 +35,7 @@ final readonly class WallChart
 
     public function __invoke(Group $group): WallData
     {
-        $state = self::state($group).':'.$this->files->shelfVersion();
+        $state = GroupState::of($group).':'.$this->files->shelfVersion();
         // One entry a group, written over: what was erased does not stay in older ones.
         /** @var array{state: string, sum: Sum}|null $kept */
         $kept = $this->cache->get("wall:{$group->id}");
@@ -52,23 +52,6 @@ final readonly class WallChart
         $finished = array_filter($cells, static fn (array $c): bool => Finish::from($c['outcome'])->isFinished());
 
         return new WallData($data, $models, $cells, count($finished));
-    }
-
-    /**
-     * Changes with every line of a log of the group, when its lessons are others or lie on other days, and when a
-     * learner is erased.
-     */
-    private static function state(Group $group): string
-    {
-        $row = DB::table('lessons')
-            ->where('group_id', $group->id)
-            ->whereNull('deleted_at')
-            ->selectRaw('COUNT(*) AS n, SUM(newest) AS events')
-            ->selectRaw("SUM(CRC32(CONCAT_WS('-', id, newest, starts_at))) AS mix")
-            ->selectRaw('(SELECT COUNT(*) FROM learners WHERE group_id = ?) AS learners', [$group->id])
-            ->first();
-
-        return implode('-', (array) $row);
     }
 
     /**

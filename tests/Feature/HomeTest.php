@@ -102,7 +102,11 @@ final class HomeTest extends TestCase
         ] + $changes);
     }
 
-    /** @return array<string, mixed> */
+    /**
+     * @return array<string, mixed>
+     *
+     * @phpstan-impure
+     */
     private function home(): array
     {
         return (array) $this->getJson('/api/home')->assertOk()->json();
