@@ -35,6 +35,7 @@ use OpenApi\Attributes as OA;
             'does',
             'contrast',
             'side_up',
+            'opened',
         ],
     ),
 ]
@@ -139,6 +140,10 @@ final readonly class ModelFacts implements JsonSerializable
             OA\Property(description: 'side of the sheet that is up at the start', enum: ['front', 'back']),
         ]
         public string $side_up,
+        #[
+            OA\Property(description: 'of a model whose picture is flat and that is opened at the end: what it is then'),
+        ]
+        public ?string $opened,
     ) {
     }
 

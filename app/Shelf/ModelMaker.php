@@ -86,6 +86,16 @@ final readonly class ModelMaker
         return ['brief' => new ModelBrief($summary->facts, $loads), 'summary' => $summary, 'model' => $model];
     }
 
+    /** What a model is that is opened at the end, in the author's likeness; null for models that stay flat. */
+    private static function opened(FoldedModel $folded): ?string
+    {
+        $last = array_key_last($folded->steps);
+
+        return $last === null || Look::formAt($folded, $last) === null
+            ? null
+            : ($folded->steps[$last]->step->like ?? $folded->sequence->title);
+    }
+
     /** @return list<string> */
     private static function endLook(FoldedModel $folded, Phrasebook $words): array
     {
@@ -141,6 +151,7 @@ final readonly class ModelMaker
             $sequence->does,
             round(self::contrast(Anatomy::of($folded->end())), 4),
             $sequence->sideUp->value,
+            self::opened($folded),
         );
 
         return new ModelSummary($facts, $scene->drawing()->toArray());

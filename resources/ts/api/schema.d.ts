@@ -1398,6 +1398,8 @@ export interface components {
              * @enum {string}
              */
             side_up: "front" | "back";
+            /** @description of a model whose picture is flat and that is opened at the end: what it is then */
+            opened: string | null;
         };
         ModelSummary: components["schemas"]["ModelFacts"] & {
             picture: components["schemas"]["Drawing"];

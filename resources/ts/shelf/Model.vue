@@ -51,6 +51,7 @@ const choose = (route: string, way: string) => {
       <div class="stack">
         <h1>{{ s.title }}</h1>
         <p class="say">{{ s.about }}</p>
+        <p v-if="s.opened" class="quiet">{{ t('shelf.opened', { what: s.opened }) }}</p>
         <div class="facts">
           <p class="rule">
             <b
