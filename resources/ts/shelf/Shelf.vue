@@ -120,7 +120,7 @@ const why = (m: ModelSummary) =>
           >
           <span
             >{{ model.about
-            }}<span v-if="model.opened" class="quiet"> {{ t('shelf.opened', { what: model.opened }) }}</span></span
+            }}<span v-if="model.opened" class="quiet opened"> {{ t('shelf.opened', { what: model.opened }) }}</span></span
           >
         </span>
         <span class="facts">
@@ -153,6 +153,7 @@ const why = (m: ModelSummary) =>
 </template>
 
 <style scoped>
+.opened { display: block; }
 .wishes { font-family: var(--head); font-size: 1.3rem; line-height: 2.3; margin: 10px 0 6px; max-width: 62rem; }
 .wishes select, .wishes input[type='number'] {
   font: inherit; font-weight: 700; color: var(--tide-deep); background: var(--paper); border: 0;
