@@ -118,10 +118,10 @@ const why = (m: ModelSummary) =>
               {{ t('shelf.age', { n: model.age_from }) }}</span
             ></span
           >
-          <span
-            >{{ model.about
-            }}<span v-if="model.opened" class="quiet opened"> {{ t('shelf.opened', { what: model.opened }) }}</span></span
-          >
+          <span>
+            {{ model.about }}
+            <span v-if="model.opened" class="quiet opened">{{ t('shelf.opened', { what: model.opened }) }}</span>
+          </span>
         </span>
         <span class="facts">
           <b v-if="group" :class="why(model) ? 'warn' : 'good'"
