@@ -17,6 +17,7 @@ return [
             'prefix' => '',
             'strict' => true,
             'engine' => null,
+            'use_db_after_connecting' => false, // the address of the connection names it already
             // With CATHEDRA_DB_KEEP each worker keeps its connection; PHP rolls back what a request left open.
             'options' => [PDO::ATTR_TIMEOUT => 5, PDO::ATTR_PERSISTENT => (bool) env('CATHEDRA_DB_KEEP', false)],
         ],

@@ -62,7 +62,7 @@ Route::middleware(['auth', 'limits', 'quota'])->group(function (): void {
     Route::get('lessons/{lesson}/kits', [BenchController::class, 'kits']);
     Route::get('lessons/{lesson}/measures', [MeasureController::class, 'show']);
     Route::put('lessons/{lesson}/readings', [MeasureController::class, 'read']);
-    Route::get('lessons/{lesson}/events', [EventController::class, 'index']);
+    Route::get('lessons/{log}/events', [EventController::class, 'index'])->where('log', '[0-9]{1,18}');
     Route::post('lessons/{lesson}/events', [EventController::class, 'store']);
 
     Route::get('bin', [BinController::class, 'index']);

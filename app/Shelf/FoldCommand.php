@@ -14,7 +14,8 @@ use Illuminate\Console\Command;
 final class FoldCommand extends Command
 {
     protected $signature = 'cathedra:fold {file : a library name, or the path of a sequence or of a FOLD crease '
-        .'pattern} {--side=150 : shorter side of the sheet, mm} {--route=* : NAME=WAY, for models that offer a choice}';
+        .'pattern} {--side=150 : shorter side of the sheet, mm} {--route=* : NAME=WAY, for models that offer ways} '
+        .'{--choice=* : NAME=OPTION, for models that offer a choice}';
 
     protected $description = 'Fold a sequence and print it as a FOLD document';
 
@@ -34,9 +35,10 @@ final class FoldCommand extends Command
             return $this->refuse('The side must be a number of millimetres.');
         }
         try {
-            $folded = Folder::fold($sequence->read($file, (array) $this->option('route')), (float) $side);
+            $read = $sequence->read($file, $this->option('route'), $this->option('choice'));
+            $folded = Folder::fold($read, (float) $side);
             $steps = $written->steps($folded);
-        } catch (CathedraException $e) {
+        } catch (CathedraException|BadArgument $e) {
             return $this->refuse($e->getMessage());
         }
 

@@ -21,6 +21,7 @@ final class LandmarksCommand extends Command
         {file : a model of the shelf by its library name, or a file in the sequence format}
         {--step= : the step that is to name them; the one after the last is the end}
         {--route=* : a way to take, NAME=WAY}
+        {--choice=* : an option of a choice, NAME=OPTION}
         {--picture= : writes the picture with their numbers to this file, as SVG}';
 
     protected $description = 'List the landmarks a step may name, with a numbered picture';
@@ -28,7 +29,7 @@ final class LandmarksCommand extends Command
     public function handle(SequenceArgument $argument): int
     {
         try {
-            $sequence = $argument->read($this->argument('file'), (array) $this->option('route'));
+            $sequence = $argument->read($this->argument('file'), $this->option('route'), $this->option('choice'));
             $step = $this->option('step');
             $last = count($sequence->steps) + 1;
             if (! is_string($step) || ! ctype_digit($step) || (int) $step < 1 || (int) $step > $last) {

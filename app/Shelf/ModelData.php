@@ -31,8 +31,8 @@ final readonly class ModelData
      * @param  list<string>  $talk
      * @param  list<string>  $decorate
      * @param  list<string>  $display
-     * @param  list<array{name: string, chosen: string, first: int, last: int, ways: list<array{key: string,
-     *     title: string}>}>  $routes
+     * @param  list<array{name: string, question: string|null, chosen: string, first: int, last: int,
+     *     ways: list<array{key: string, title: string, when: string|null}>}>  $routes
      * @param  list<array{kind: string, name: string}>  $needs
      * @param  list<StepData>  $steps
      * @param  list<string>  $end_checks
@@ -47,12 +47,18 @@ final readonly class ModelData
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $display,
         #[
             OA\Property(
-                description: 'places where the lead chooses between ways that end alike',
+                description: 'places where the lead chooses: ways that end alike, or options that may end differently',
                 type: 'array',
                 items: new OA\Items(
-                    required: ['name', 'chosen', 'first', 'last', 'ways'],
+                    required: ['name', 'question', 'chosen', 'first', 'last', 'ways'],
                     properties: [
                         new OA\Property(property: 'name', type: 'string'),
+                        new OA\Property(
+                            property: 'question',
+                            description: 'of a choice, whose options may end differently; null: ways that end alike',
+                            type: 'string',
+                            nullable: true,
+                        ),
                         new OA\Property(property: 'chosen', type: 'string'),
                         new OA\Property(
                             property: 'first',
@@ -64,10 +70,16 @@ final readonly class ModelData
                             property: 'ways',
                             type: 'array',
                             items: new OA\Items(
-                                required: ['key', 'title'],
+                                required: ['key', 'title', 'when'],
                                 properties: [
                                     new OA\Property(property: 'key', type: 'string'),
                                     new OA\Property(property: 'title', type: 'string'),
+                                    new OA\Property(
+                                        property: 'when',
+                                        description: 'for whom, and why; of choices',
+                                        type: 'string',
+                                        nullable: true,
+                                    ),
                                 ],
                                 type: 'object',
                             ),

@@ -213,17 +213,19 @@ final readonly class ModelMaker
     }
 
     /**
-     * @return array{name: string, chosen: string, first: int, last: int, ways: list<array{key: string, title: string}>}
+     * @return array{name: string, question: string|null, chosen: string, first: int, last: int,
+     *     ways: list<array{key: string, title: string, when: string|null}>}
      */
     private static function route(Route $route): array
     {
         $ways = [];
         foreach ($route->options as $key => $title) {
-            $ways[] = ['key' => $key, 'title' => $title];
+            $ways[] = ['key' => $key, 'title' => $title, 'when' => $route->when[$key] ?? null];
         }
 
         return [
             'name' => $route->name,
+            'question' => $route->question,
             'chosen' => $route->chosen,
             'first' => $route->firstStep,
             'last' => $route->lastStep,

@@ -39,25 +39,38 @@ final readonly class SequenceArgument
     }
 
     /**
-     * @param  array<array-key, mixed>  $routes  NAME=WAY
+     * @param  mixed  ...$ways  lists of NAME=WAY, of routes and of choices
      *
      * @throws BadArgument
      * @throws BadSequence
      */
-    public function read(mixed $file, array $routes): Sequence
+    public function read(mixed $file, mixed ...$ways): Sequence
     {
-        return Loader::load(basename(is_string($file) ? $file : '', '.yaml'), $this->text($file), self::ways($routes));
+        $lists = array_map(static fn (mixed $list): array => (array) $list, $ways);
+
+        return Loader::load(
+            basename(is_string($file) ? $file : '', '.yaml'),
+            $this->text($file),
+            self::ways(array_merge(...array_values($lists))),
+        );
     }
 
     /**
      * @param  array<array-key, mixed>  $routes
      * @return array<string, string>
+     *
+     * @throws BadArgument when two options of one choice are asked for
      */
     public static function ways(array $routes): array
     {
         $choice = [];
         foreach ($routes as $route) {
             [$name, $way] = [...explode('=', is_string($route) ? $route : '', 2), ''];
+            if (($choice[$name] ?? $way) !== $way) {
+                throw new BadArgument(
+                    "Both \"{$choice[$name]}\" and \"$way\" are asked for of \"$name\"; take one of them.",
+                );
+            }
             $choice[$name] = $way;
         }
 

@@ -21,6 +21,7 @@ final class StepsCommand extends Command
         {file : a model of the shelf by its library name, or a file in the sequence format}
         {--side=150 : shorter side of the sheet, mm}
         {--route=* : a way to take, NAME=WAY}
+        {--choice=* : an option of a choice, NAME=OPTION}
         {--directions=folder : seen by the folder, or as on a wall (wall)}
         {--names=term : folds by term, likeness or both}
         {--letters : places have letters}';
@@ -33,7 +34,7 @@ final class StepsCommand extends Command
         try {
             $manner = $this->manner();
             $folded = Folder::fold(
-                $sequence->read($this->argument('file'), (array) $this->option('route')),
+                $sequence->read($this->argument('file'), $this->option('route'), $this->option('choice')),
                 is_numeric($side) ? (float) $side : throw new BadArgument('The side must be a number of millimetres.'),
             );
         } catch (CathedraException|BadArgument $e) {

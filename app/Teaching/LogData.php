@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Teaching;
 
+use Carbon\CarbonImmutable;
 use OpenApi\Attributes as OA;
 
 /** What is new in a lesson's log. */
@@ -19,5 +20,10 @@ final readonly class LogData
         #[OA\Property(type: 'array', items: new OA\Items(ref: '#/components/schemas/EventData'))]
         public array $events,
     ) {
+    }
+
+    public static function nothingNew(int $newest): self
+    {
+        return new self($newest, CarbonImmutable::now()->getTimestampMs(), []);
     }
 }

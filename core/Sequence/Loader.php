@@ -63,7 +63,7 @@ final readonly class Loader
         foreach (array_diff_key($choice, $list->routes) as $name => $_) {
             throw $top->bad(
                 'steps',
-                "There is no route called \"$name\"; routes are: ".
+                "There is no route or choice called \"$name\"; there are: ".
                     (implode(', ', array_keys($list->routes)) ?: 'none').
                     '.',
             );

@@ -4,16 +4,38 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Sequence;
 
-/** A place in a model where the lead may choose between ways that end in the same state. */
+/**
+ * A place in a model where the lead chooses between ways. The ways of a route end in the same state; those of a choice
+ * may end differently, and later steps may hold for some of them only.
+ */
 final readonly class Route
 {
-    /** @param  array<string, string>  $options  titles by name, the first being the usual way */
+    /**
+     * @param  array<string, string>  $options  titles by name, the first being the usual way
+     * @param  int  $firstStep  by the chosen way
+     * @param  int  $lastStep  by the chosen way; one less than the first when that way has no step
+     * @param  string|null  $question  what the lead is asked; null for a route, whose ways differ in nothing else
+     * @param  array<string, string>  $when  for whom an option is, and why, by name
+     */
     public function __construct(
         public string $name,
         public array $options,
         public string $chosen,
         public int $firstStep,
         public int $lastStep,
+        public ?string $question = null,
+        public array $when = [],
     ) {
+    }
+
+    /** Whether all ways must end in the same state. */
+    public function endsAlike(): bool
+    {
+        return $this->question === null;
+    }
+
+    public function isUsual(): bool
+    {
+        return $this->chosen === array_key_first($this->options);
     }
 }

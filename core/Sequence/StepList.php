@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Cathedra\Core\Sequence;
 
 /**
- * Reads the list of steps: plain steps, choices of route, and the steps of a second part, in the order they are done.
+ * Reads the list of steps: plain steps, routes and choices by the way taken, and the steps of a second part, in the
+ * order they are done. What holds for other options only ("if") is left out; each combination is read by itself.
  */
 final class StepList
 {
@@ -33,9 +34,14 @@ final class StepList
     }
 
     /** @throws BadSequence */
-    public function read(mixed $list, string $path, ?string $part, bool $inRoute = false): void
-    {
-        if (! is_array($list) || ! array_is_list($list) || $list === []) {
+    public function read(
+        mixed $list,
+        string $path,
+        ?string $part,
+        bool $inRoute = false,
+        bool $mayBeEmpty = false,
+    ): void {
+        if (! is_array($list) || ! array_is_list($list) || ($list === [] && ! $mayBeEmpty)) {
             throw new BadSequence(
                 $this->lines->line($path),
                 null,
@@ -52,16 +58,59 @@ final class StepList
                 );
             }
             $in = Reader::over($entry, "$path.$i", $this->lines, $number);
-            if ($in->has('route')) {
-                $inRoute
-                    ? throw $in->bad('route', 'A route cannot stand inside another route.')
-                    : $this->route($in, "$path.$i", $part);
-            } elseif ($in->has('part') && ! $in->has('fold')) {
-                $this->part($in, "$path.$i", $part);
-            } else {
-                $this->steps[] = $this->step($in, $number, $part);
+            if ($this->holds($in)) {
+                $this->entry($in, "$path.$i", $part, $inRoute);
             }
         }
+    }
+
+    /** @throws BadSequence */
+    private function entry(Reader $in, string $path, ?string $part, bool $inRoute): void
+    {
+        foreach (['route', 'choice'] as $kind) {
+            if ($in->has($kind)) {
+                $inRoute
+                    ? throw $in->bad($kind, "A $kind cannot stand inside a route or a choice.")
+                    : $this->route($in, $kind, $path, $part);
+
+                return;
+            }
+        }
+        if ($in->has('part') && ! $in->has('fold')) {
+            $this->part($in, $path, $part);
+
+            return;
+        }
+        $this->steps[] = $this->step($in, count($this->steps) + 1, $part);
+    }
+
+    /** Whether an entry belongs to the options taken: "if: {legs: narrow}", or a list of options. */
+    private function holds(Reader $in): bool
+    {
+        if (! $in->has('if')) {
+            return true;
+        }
+        $conditions = $in->value('if');
+        if (! is_array($conditions) || $conditions === [] || array_is_list($conditions)) {
+            throw $in->bad('if', '"if" maps choices made before to one of their options, or to a list of them.');
+        }
+        $holds = true;
+        foreach ($conditions as $name => $wanted) {
+            $route = $this->routes[$name] ?? throw $in->bad(
+                'if',
+                "No choice before this is called \"$name\"; there is: "
+                    .(implode(', ', array_keys($this->routes)) ?: 'none').'.',
+            );
+            foreach ((array) $wanted as $option) {
+                is_string($option) && isset($route->options[$option]) || throw $in->bad(
+                    'if',
+                    "The choice \"$name\" has no such option; it has: ".implode(', ', array_keys($route->options)).'.',
+                );
+            }
+            $holds = $holds && in_array($route->chosen, (array) $wanted, true);
+        }
+
+        return $holds;
     }
 
     private function step(Reader $in, int $number, ?string $part): Step
@@ -82,14 +131,15 @@ final class StepList
         return StepReader::read($in, $number, $part, $this->parts);
     }
 
-    private function route(Reader $in, string $path, ?string $part): void
+    /** @param  'route'|'choice'  $kind */
+    private function route(Reader $in, string $kind, string $path, ?string $part): void
     {
-        $name = $in->text('route', null, 40);
+        $name = $in->text($kind, null, 40);
         $options = $in->value('options');
         if (preg_match('/^[a-z][a-z0-9-]*$/', $name) !== 1 || isset($this->routes[$name])) {
             throw $in->bad(
-                'route',
-                "A route has a name of small letters, digits and hyphens that occurs once; \"$name\" does not.",
+                $kind,
+                "A $kind has a name of small letters, digits and hyphens that occurs once; \"$name\" does not.",
             );
         }
         if (! is_array($options) || count($options) < 2 || array_is_list($options)) {
@@ -99,29 +149,30 @@ final class StepList
         if (! isset($options[$chosen])) {
             throw $in->bad(
                 'options',
-                "The route \"$name\" has no way called \"$chosen\"; it has: ".
+                "The $kind \"$name\" has no way called \"$chosen\"; it has: ".
                     implode(', ', array_keys($options)).
                     '.',
             );
         }
+        $isChoice = $kind === 'choice';
+        $question = $isChoice ? $in->text('title', null, 80) : null;
+        $in->has('if') && $in->value('if');
         $in->nothingElse();
         $first = count($this->steps) + 1;
         $titles = [];
+        $when = [];
         $untouched = clone $this;
         foreach ($options as $key => $option) {
             $way = Reader::over($option, "$path.options.$key", $this->lines);
             $titles[(string) $key] = $way->text('title', null, 80);
-            $steps = $way->value('steps');
+            $isChoice && ($when[(string) $key] = $way->text('when', null, 160));
+            $steps = $way->value('steps') ?? ($isChoice ? [] : null);
             $way->nothingElse();
-            if ($key === $chosen) {
-                $this->read($steps, "$path.options.$key.steps", $part, true);
-            } else {
-                // the other ways are read all the same, so that a mistake in them is found
-                $other = clone $untouched;
-                $other->read($steps, "$path.options.$key.steps", $part, true);
-            }
+            // the other ways are read all the same, so that a mistake in them is found
+            $list = $key === $chosen ? $this : clone $untouched;
+            $list->read($steps, "$path.options.$key.steps", $part, true, $isChoice);
         }
-        $this->routes[$name] = new Route($name, $titles, $chosen, $first, count($this->steps));
+        $this->routes[$name] = new Route($name, $titles, $chosen, $first, count($this->steps), $question, $when);
     }
 
     private function part(Reader $in, string $path, ?string $within): void

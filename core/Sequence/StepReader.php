@@ -62,6 +62,7 @@ final readonly class StepReader
             $this->in->optionalText('caution', 300),
             $this->call(),
         );
+        $this->in->has('if') && $this->in->value('if'); // the list of steps has looked at it
         $this->in->nothingElse();
 
         return $step;

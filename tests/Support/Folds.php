@@ -6,6 +6,7 @@ namespace Tests\Support;
 
 use Cathedra\Core\Folding\FoldDocument;
 use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Sequence\Combinations;
 use Cathedra\Core\Sequence\FoldedModel;
 use Cathedra\Core\Sequence\Folder;
 use Cathedra\Core\Sequence\Loader;
@@ -62,16 +63,7 @@ final class Folds
     {
         $all = [];
         foreach (self::slugs() as $slug) {
-            $combinations = [[]];
-            foreach (self::library($slug)->sequence->routes as $route) {
-                $combinations = array_merge(...array_map(
-                    static fn (array $known): array => array_map(
-                        static fn (string $way): array => $known + [$route->name => $way],
-                        array_keys($route->options),
-                    ),
-                    $combinations,
-                ));
-            }
+            $combinations = Combinations::of(self::library($slug)->sequence->routes);
             foreach ($combinations as $ways) {
                 $all[trim($slug.' '.implode(' ', $ways))] = [$slug, $ways];
             }

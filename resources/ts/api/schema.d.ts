@@ -1315,9 +1315,11 @@ export interface components {
             talk: string[];
             decorate: string[];
             display: string[];
-            /** @description places where the lead chooses between ways that end alike */
+            /** @description places where the lead chooses: ways that end alike, or options that may end differently */
             routes: {
                 name: string;
+                /** @description of a choice, whose options may end differently; null: ways that end alike */
+                question: string | null;
                 chosen: string;
                 /** @description its steps, by the chosen way */
                 first: number;
@@ -1325,6 +1327,8 @@ export interface components {
                 ways: {
                     key: string;
                     title: string;
+                    /** @description for whom, and why; of choices */
+                    when: string | null;
                 }[];
             }[];
             /** @description folds its folds build on and that it does not teach first */

@@ -117,7 +117,7 @@ const choose = (route: string, way: string) => {
     </section>
     <fieldset v-for="route in model.data.value.routes" :key="route.name" class="route">
       <legend>
-        <h2>{{ t('shelf.ways', { a: route.first, b: route.last }) }}</h2>
+        <h2>{{ route.question ?? t('shelf.ways', { a: route.first, b: route.last }) }}</h2>
       </legend>
       <label v-for="way in route.ways" :key="way.key" :class="{ chosen: way.key === route.chosen }"
         ><input
@@ -125,7 +125,7 @@ const choose = (route: string, way: string) => {
           :name="route.name"
           :checked="way.key === route.chosen"
           @change="choose(route.name, way.key)" />
-        {{ way.title }}</label
+        {{ way.title }}<small v-if="way.when">{{ way.when }}</small></label
       >
     </fieldset>
     <h2 class="mt-6 mb-3">{{ t('shelf.ease') }}</h2>
@@ -217,6 +217,7 @@ h1 { font-size: 2.8rem; font-weight: 800; }
 .route label {
   background: var(--paper); padding: 12px 18px; min-height: 48px; cursor: pointer; box-shadow: var(--shadow);
 }
+.route small { display: block; max-width: 20rem; padding-left: 26px; }
 .route label.chosen { background: var(--tide); color: white; }
 .route input { width: 20px; height: 20px; accent-color: var(--tide-deep); vertical-align: -4px; margin-right: 6px; }
 .steps { display: flex; flex-wrap: wrap; box-shadow: var(--shadow); }

@@ -82,7 +82,7 @@ final class FormulaTest extends TestCase
         ): string => "steps:\n  - route: a\n    options:\n      x: {title: X, steps: [$steps]}\n"
             ."      y: {title: Y, steps: [{fold: blintz}]}\n";
         yield 'no such way' => [$way('{fold: blintz}'), 'has no way called "z"', ['a' => 'z']];
-        yield 'no such route' => [$way('{fold: blintz}'), 'no route called "b"', ['b' => 'x']];
+        yield 'no such route' => [$way('{fold: blintz}'), 'no route or choice called "b"', ['b' => 'x']];
         yield 'a mistake in the other way' => [
             "steps:\n  - route: a\n    options:\n      x: {title: X, steps: [{fold: blintz}]}\n"
                 ."      y: {title: Y, steps: [{fold: blintz, colour: red}]}\n",
@@ -94,7 +94,7 @@ final class FormulaTest extends TestCase
             'at least two names',
             [],
         ];
-        yield 'a route in a route' => [$way('{route: b, options: {}}'), 'cannot stand inside another route', []];
+        yield 'a route in a route' => [$way('{route: b, options: {}}'), 'cannot stand inside a route or a choice', []];
         yield 'unknown part' => ["steps:\n  - part: head\n    steps: [{fold: blintz}]\n", '"head" is not a part', []];
         yield 'part of a wild size' => [
             "parts:\n  head: {title: Head, scale: 99, side_up: back}\nsteps:\n  - {fold: blintz}\n",
