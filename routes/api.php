@@ -9,6 +9,7 @@ use App\Bin\BinController;
 use App\Groups\GroupController;
 use App\Lessons\HomeController;
 use App\Lessons\LessonController;
+use App\Lessons\WaysController;
 use App\Paper\BenchController;
 use App\Paper\MeasureController;
 use App\Paper\StockController;
@@ -32,6 +33,7 @@ Route::middleware(['auth', 'limits', 'quota'])->group(function (): void {
 
     Route::get('models', [ModelController::class, 'index']);
     Route::get('models/{model}', [ModelController::class, 'show']);
+    Route::get('models/{model}/ways', WaysController::class);
     Route::get('models/{model}/steps/{step}.svg', [ModelController::class, 'picture'])->where('step', '[0-9]{1,3}');
     Route::get('models/{model}/creases.svg', [ModelController::class, 'pattern']);
     Route::get('models/{model}/fold', [ModelController::class, 'fold']);

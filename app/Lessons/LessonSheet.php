@@ -19,7 +19,6 @@ use App\Teaching\LessonLog;
 use App\Teaching\Record;
 use App\Teaching\RulesData;
 use Carbon\CarbonImmutable;
-use Cathedra\Core\Pacing\ModelLoad;
 use Cathedra\Core\Pacing\Room;
 use Cathedra\Core\Pacing\RunSheet;
 use Cathedra\Core\Rules\Bounds;
@@ -48,9 +47,6 @@ final readonly class LessonSheet
         (new Collection($untaught))->loadMissing('chosen');
     }
 
-    /** Minutes; the time needed does not depend on the slot. */
-    private const ANY_SLOT = 60;
-
     public function __construct(
         private ModelShelf $shelf,
         private PaperBench $bench,
@@ -58,6 +54,7 @@ final readonly class LessonSheet
         private LibraryFiles $files,
         private LessonLog $log,
         private Record $record,
+        private ModelMinutes $minutes,
     ) {
     }
 
@@ -142,23 +139,8 @@ final readonly class LessonSheet
      */
     public function times(Group $group): array
     {
-        $group->loadMissing('learners');
-        $room = new Room(max(1, $group->size()), $group->helpers, $group->age_band);
-        $times = $this->files->times();
-
         return array_map(
-            fn (string $slug): array => [
-                'slug' => $slug,
-                'minutes' => self::minutes(
-                    RunSheet::plan(
-                        $room,
-                        [new ModelLoad($this->shelf->loads($slug), $this->shelf->facts($slug)->difficulty)],
-                        self::ANY_SLOT,
-                        0,
-                        $times,
-                    )->needed,
-                ),
-            ],
+            fn (string $slug): array => ['slug' => $slug, 'minutes' => $this->minutes->of($group, $slug)],
             $this->files->slugs(),
         );
     }

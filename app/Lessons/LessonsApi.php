@@ -23,6 +23,15 @@ use App\Support\Api\Removes;
 #[Changes('/lessons/{lesson}', 'changeLesson', 'changed', '#LessonData', takes: '#LessonInput')]
 #[Removes('/lessons/{lesson}', 'removeLesson', 'put into the bin', '#BinEntry', query: ['sure?' => 'boolean'])]
 #[Changes('/lessons/{lesson}/ticks', 'tick', 'kept', takes: ['key' => 'string', 'done' => 'boolean'])]
+#[
+    Reads(
+        '/models/{model}/ways',
+        'waysOfTeaching',
+        'what another way of teaching each passage changes',
+        '#WaysData',
+        query: ['ways?' => '', 'group?' => 'integer'],
+    ),
+]
 final class LessonsApi
 {
 }

@@ -121,7 +121,8 @@ final class WalkTest extends BrowserTestCase
         $b->click('Flapping bird', 'h2')->waitForPath('#^/shelf/flapping-bird$#');
         $b->saying('Hard moments', 'h2');
         $steps = count($this->all('.steps > li'));
-        $b->find('.route input:not(:checked)')->click();
+        $b->saying('passages can be taught another way', 'h2');
+        $b->find('.ways input:not(:checked)')->click();
         $b->until(fn (): bool => count($this->all('.steps > li')) === $steps + 4, 'the other way has four steps more');
         $b->click('Plan a lesson with it', 'a')->waitForPath('#^/lessons/new$#');
         $b->until(

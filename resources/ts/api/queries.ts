@@ -51,6 +51,29 @@ export const useFold = (kind: MaybeRefOrGetter<string>) =>
     staleTime: Infinity,
   })
 
+/** What another way of teaching each passage of a model changes, for a group. */
+export function useWaysOfTeaching(
+  slug: MaybeRefOrGetter<string>,
+  ways: MaybeRefOrGetter<Ways>,
+  group: MaybeRefOrGetter<number | undefined>,
+) {
+  return useQuery({
+    queryKey: ['ways', slug, ways, group],
+    queryFn: () => {
+      const id = toValue(group)
+      return answer(
+        client.GET('/api/models/{model}/ways', {
+          params: {
+            path: { model: toValue(slug) },
+            query: { ways: toValue(ways), ...(id === undefined ? {} : { group: id }) },
+          },
+        }),
+      )
+    },
+    placeholderData: (before) => before,
+  })
+}
+
 /** How many of a group have made each kind of fold. */
 export function useFoldStanding(group: MaybeRefOrGetter<number | null>) {
   return useQuery({

@@ -324,6 +324,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/models/{model}/ways": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["waysOfTeaching"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cut-plan": {
         parameters: {
             query?: never;
@@ -921,6 +937,27 @@ export interface components {
             spare_minutes: number;
             fits: boolean;
             source: string;
+        };
+        WaysData: {
+            /** @description the lesson takes the group, as chosen; null where no group is named */
+            minutes: number | null;
+            passages: {
+                name: string;
+                question: string | null;
+                first: number;
+                last: number;
+                options: {
+                    key: string;
+                    title: string;
+                    when: string | null;
+                    chosen: boolean;
+                    usual: boolean;
+                    steps: number;
+                    minutes: number | null;
+                    hard: string[];
+                    picture: components["schemas"]["Drawing"];
+                }[];
+            }[];
         };
         /** @description A cutting plan for any squares from any paper of the cupboard. Lengths in mm. */
         BenchPlanData: {
@@ -2217,6 +2254,32 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    waysOfTeaching: {
+        parameters: {
+            query?: {
+                /** @description the way taken, by route */
+                ways?: components["parameters"]["Ways"];
+                group?: number;
+            };
+            header?: never;
+            path: {
+                model: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what another way of teaching each passage changes */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaysData"];
+                };
             };
         };
     };

@@ -8,6 +8,7 @@ import AskState from '../parts/AskState.vue'
 import FoldPicture from '../parts/FoldPicture.vue'
 import SizeReckoner from './SizeReckoner.vue'
 import StringReckoner from './StringReckoner.vue'
+import WaysOfTeaching from './WaysOfTeaching.vue'
 
 const props = defineProps<{ slug: string }>()
 const { t } = useI18n()
@@ -115,19 +116,7 @@ const choose = (route: string, way: string) => {
         <p v-for="caution in model.data.value.cautions" :key="caution" class="caution">{{ caution }}</p>
       </div>
     </section>
-    <fieldset v-for="route in model.data.value.routes" :key="route.name" class="route">
-      <legend>
-        <h2>{{ route.question ?? t('shelf.ways', { a: route.first, b: route.last }) }}</h2>
-      </legend>
-      <label v-for="way in route.ways" :key="way.key" :class="{ chosen: way.key === route.chosen }"
-        ><input
-          type="radio"
-          :name="route.name"
-          :checked="way.key === route.chosen"
-          @change="choose(route.name, way.key)" />
-        {{ way.title }}<small v-if="way.when">{{ way.when }}</small></label
-      >
-    </fieldset>
+    <WaysOfTeaching v-if="model.data.value.routes.length" :slug="slug" :ways="ways" v-bind="colours" @choose="choose" />
     <h2 class="mt-6 mb-3">{{ t('shelf.ease') }}</h2>
     <ol class="steps list">
       <li
@@ -212,14 +201,6 @@ h1 { font-size: 2.8rem; font-weight: 800; }
 .swatches button { width: 44px; height: 44px; }
 .swatches button[aria-pressed='true'] { box-shadow: 0 0 0 3px var(--table), 0 0 0 6px var(--ink); }
 .swatches input { width: 44px; height: 44px; border: 0; padding: 0; background: none; vertical-align: middle; }
-.route { border: 0; padding: 0; margin-top: 24px; display: flex; gap: 0; flex-wrap: wrap; }
-.route legend { padding-bottom: 8px; }
-.route label {
-  background: var(--paper); padding: 12px 18px; min-height: 48px; cursor: pointer; box-shadow: var(--shadow);
-}
-.route small { display: block; max-width: 20rem; padding-left: 26px; }
-.route label.chosen { background: var(--tide); color: white; }
-.route input { width: 20px; height: 20px; accent-color: var(--tide-deep); vertical-align: -4px; margin-right: 6px; }
 .steps { display: flex; flex-wrap: wrap; box-shadow: var(--shadow); }
 .steps li {
   flex: 1 1 236px; min-width: 0; padding: 18px; display: flex; flex-direction: column;

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Lessons;
+
+use App\Models\Group;
+use App\Shelf\ModelShelf;
+use App\Support\LibraryFiles;
+use Cathedra\Core\Pacing\ModelLoad;
+use Cathedra\Core\Pacing\Room;
+use Cathedra\Core\Pacing\RunSheet;
+
+/** Minutes a lesson with one model takes a group, squares cut before. */
+final readonly class ModelMinutes
+{
+    /** Minutes; the time needed does not depend on the slot. */
+    private const ANY_SLOT = 60;
+
+    public function __construct(private ModelShelf $shelf, private LibraryFiles $files)
+    {
+    }
+
+    /** @param  array<string, string>  $ways  by route or choice; others take the usual one */
+    public function of(Group $group, string $slug, array $ways = []): int
+    {
+        $group->loadMissing('learners');
+        $plan = RunSheet::plan(
+            new Room(max(1, $group->size()), $group->helpers, $group->age_band),
+            [new ModelLoad($this->shelf->loads($slug, $ways), $this->shelf->facts($slug)->difficulty)],
+            self::ANY_SLOT,
+            0,
+            $this->files->times(),
+        );
+
+        return (int) ceil($plan->needed / 60);
+    }
+}

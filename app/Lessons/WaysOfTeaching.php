@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Lessons;
+
+use App\Models\Group;
+use App\Shelf\ModelData;
+use App\Shelf\ModelShelf;
+use App\Shelf\StepData;
+
+/** What another way of teaching a passage would change: its steps, its hard moments, its end, and the minutes. */
+final readonly class WaysOfTeaching
+{
+    public function __construct(private ModelShelf $shelf, private ModelMinutes $minutes)
+    {
+    }
+
+    /** @param  array<string, string>  $ways  as chosen; others are the usual ones */
+    public function __invoke(string $slug, array $ways, ?Group $group): WaysData
+    {
+        $model = $this->shelf->model($slug, $ways);
+        $passages = [];
+        foreach ($model->routes as $route) {
+            $options = [];
+            foreach ($route['ways'] as $i => $way) {
+                $taken = [...$ways, $route['name'] => $way['key']];
+                $other = $way['key'] === $route['chosen'] ? $model : $this->shelf->model($slug, $taken);
+                $options[] = [
+                    'key' => $way['key'],
+                    'title' => $way['title'],
+                    'when' => $way['when'],
+                    'chosen' => $way['key'] === $route['chosen'],
+                    'usual' => $i === 0,
+                    'minutes' => $group === null ? null : $this->minutes->of($group, $slug, $taken),
+                    ...self::passage($other, $route['name']),
+                ];
+            }
+            $passages[] = [
+                'name' => $route['name'],
+                'question' => $route['question'],
+                'first' => $route['first'],
+                'last' => $route['last'],
+                'options' => $options,
+            ];
+        }
+
+        return new WaysData($group === null ? null : $this->minutes->of($group, $slug, $ways), $passages);
+    }
+
+    /** @return array{steps: int, hard: list<string>, picture: array<string, mixed>} */
+    private static function passage(ModelData $model, string $name): array
+    {
+        $route = array_column($model->routes, null, 'name')[$name];
+        $steps = array_slice($model->steps, $route['first'] - 1, $route['last'] - $route['first'] + 1);
+        $hard = array_filter($steps, static fn (StepData $step): bool => $step->hard);
+
+        return [
+            'steps' => count($steps),
+            'hard' => array_values(array_map(static fn (StepData $step): string => $step->name, $hard)),
+            'picture' => $route['question'] === null ? self::moment($steps) : self::end($model, $route['last']),
+        ];
+    }
+
+    /**
+     * Ways that end alike are told apart by their hardest step.
+     *
+     * @param  list<StepData>  $steps
+     * @return array<string, mixed>
+     */
+    private static function moment(array $steps): array
+    {
+        usort($steps, static fn (StepData $a, StepData $b): int => $b->level <=> $a->level);
+
+        return $steps[0]->halfway ?? $steps[0]->before;
+    }
+
+    /**
+     * An option without steps leaves the paper as the step before it did, or as it lay at first.
+     *
+     * @return array<string, mixed>
+     */
+    private static function end(ModelData $model, int $last): array
+    {
+        return ($model->steps[$last - 1] ?? null)->after ?? $model->steps[0]->before;
+    }
+}

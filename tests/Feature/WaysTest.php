@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+/** What another way of teaching changes, before anything is planned. */
+final class WaysTest extends TestCase
+{
+    public function testEachOptionSaysWhatItChanges(): void
+    {
+        $lead = $this->lead();
+        $group = $this->group($lead);
+        $this->actingAs($lead);
+        $ways = $this->getJson("/api/models/crane/ways?group={$group->id}")->assertOk()->json();
+        [$base, $wings] = $ways['passages'];
+        self::assertSame(['base', null, 6, 7], [$base['name'], $base['question'], $base['first'], $base['last']]);
+        self::assertSame('How deep do the wings fold?', $wings['question']);
+        [$collapse, $squash] = $base['options'];
+        self::assertSame([true, true, 2], [$collapse['chosen'], $collapse['usual'], $collapse['steps']]);
+        self::assertSame([false, false, 6], [$squash['chosen'], $squash['usual'], $squash['steps']]);
+        self::assertSame($ways['minutes'], $collapse['minutes']);
+        self::assertGreaterThan($ways['minutes'], $squash['minutes'], 'four steps more take longer');
+        self::assertContains('Squash', $squash['hard']);
+        self::assertNotSame($wings['options'][0]['picture'], $wings['options'][1]['picture'], 'the ends differ');
+        self::assertStringStartsWith('For steady hands', $wings['options'][1]['when']);
+
+        // The minutes are those that a lesson planned so needs.
+        $lesson = $this->postJson(
+            '/api/lessons',
+            $this->lessonInput($group, ['model' => 'crane', 'ways' => ['base' => 'squash', 'wings' => 'low']]),
+        )->assertCreated()->json();
+        $chosen = $this->getJson("/api/models/crane/ways?group={$group->id}&ways[base]=squash&ways[wings]=low")
+            ->assertOk()
+            ->json();
+        self::assertSame($lesson['plan']['needed_minutes'], $chosen['minutes']);
+        self::assertSame([false, true], array_column($chosen['passages'][0]['options'], 'chosen'));
+        self::assertSame(20, $chosen['passages'][1]['first'] - 1, 'numbered by the way chosen');
+    }
+
+    public function testWithoutAGroupNoMinutesAndWithoutWaysNoPassages(): void
+    {
+        $this->actingAs($this->lead());
+        $this->getJson('/api/models/crane/ways')->assertOk()->assertJsonPath('minutes', null)
+            ->assertJsonPath('passages.0.options.0.minutes', null);
+        $this->getJson('/api/models/cat/ways')->assertOk()->assertJsonPath('passages', []);
+    }
+
+    public function testWhatCannotBeAsked(): void
+    {
+        $group = $this->group($this->lead('Elsewhere'));
+        $this->actingAs($this->lead());
+        $this->getJson('/api/models/origami/ways')->assertNotFound();
+        $this->getJson("/api/models/crane/ways?group={$group->id}")->assertNotFound();
+        $bad = ['group=one' => '/group', 'group[]=1' => '/group', 'ways[wings]=up' => '/ways', 'ways=low' => '/ways'];
+        foreach ($bad as $query => $at) {
+            $this->getJson("/api/models/crane/ways?$query")->assertStatus(422)->assertJsonPath('errors.0.pointer', $at);
+        }
+    }
+}
