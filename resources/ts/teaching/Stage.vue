@@ -183,7 +183,7 @@ const LONG = 90
             <p>{{ step.warn_ahead }}</p>
           </div>
         </div>
-        <StepGuidance v-if="guidance" v-model:open="guided" :fold="guidance" />
+        <StepGuidance v-if="guidance" v-model:open="guided" :fold="guidance" :stops="!!step.stop" />
       </template>
       <template v-else
         ><h1>{{ t('stage.end') }}</h1>

@@ -1,12 +1,15 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { FoldData } from '../api/client'
 
-/** What the fold's page says, at the step: how to hold and press, and the likeliest faults with their remedy. */
-defineProps<{ fold: FoldData }>()
+/** What the fold's page says, at the step: how to hold, press and stop, and the likeliest faults with their remedy. */
+const props = defineProps<{ fold: FoldData; stops: boolean }>()
 const open = defineModel<boolean>('open', { required: true })
 const { t } = useI18n()
-const FAULTS = 2
+/** Where the step itself says where it stops, the fold's own line gives way to a second fault. */
+const keys = computed(() => (props.stops ? (['hold', 'press'] as const) : (['hold', 'press', 'stop'] as const)))
+const faults = computed(() => props.fold.wrong.slice(0, props.stops ? 2 : 1))
 </script>
 
 <template>
@@ -15,11 +18,11 @@ const FAULTS = 2
       {{ t('folds.stage') }}: {{ fold.name }} <kbd class="key">F</kbd>
     </button>
     <dl v-if="open">
-      <div v-for="key in ['hold', 'press'] as const" :key="key">
+      <div v-for="key in keys" :key="key">
         <dt>{{ t(`folds.${key}`) }}</dt>
         <dd>{{ fold[key] }}</dd>
       </div>
-      <div v-for="one in fold.wrong.slice(0, FAULTS)" :key="one.looks" class="wrong">
+      <div v-for="one in faults" :key="one.looks" class="wrong">
         <dt>{{ one.looks }}</dt>
         <dd>{{ one.remedy }}</dd>
       </div>
