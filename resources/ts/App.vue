@@ -87,7 +87,7 @@ async function signOut() {
       }}</span>
       <RouterLink class="who" :to="{ name: 'account' }">{{ me.data.value?.organisation }}</RouterLink>
       <RouterLink class="out" :to="{ name: 'bin' }">{{ t('bin.title') }}</RouterLink>
-      <button class="out" type="button" @click="help = true">
+      <button class="out keys" type="button" @click="help = true">
         {{ t('app.keys') }} <kbd class="key" aria-hidden="true">?</kbd>
       </button>
       <button class="out" type="button" @click="signOut">{{ t('app.signOut') }}</button>
@@ -117,8 +117,9 @@ nav a.router-link-active { color: var(--ink); box-shadow: inset 0 -3px var(--tid
 .skip:focus { left: 8px; top: 8px; background: var(--paper); padding: 8px; z-index: 9; }
 main:focus { outline: none; }
 @media (max-width: 960px) {
-  .bar { gap: 16px; }
-  .bar .key { display: none; } /* tablets have no keys to press */
+  .bar { gap: 12px; }
+  nav { gap: 16px; }
+  .bar .key, .keys { display: none; } /* tablets have no keys to press */
 }
 @media (max-width: 700px) {
   .bar { gap: 2px 16px; padding: 8px 16px 4px; }

@@ -63,7 +63,10 @@ const choose = (route: string, way: string) => {
             >
           </p>
           <p class="rule">
-            <b>{{ t('shelf.teaches') }}</b><br /><span class="quiet">{{ s.folds.join(', ') }}</span>
+            <b>{{ t('shelf.teaches') }}</b><br />
+            <span v-for="(kind, i) in s.kinds" :key="kind" class="taught">
+              <RouterLink :to="{ name: 'fold', params: { kind } }">{{ s.folds[i] }}</RouterLink>
+            </span>
           </p>
           <p class="rule">
             <b>{{ t('shelf.needs') }}</b><br />
@@ -193,6 +196,7 @@ const choose = (route: string, way: string) => {
 h1 { font-size: 2.8rem; font-weight: 800; }
 .say { font-size: 1.2rem; }
 .facts { display: grid; grid-template-columns: repeat(3, 1fr); gap: 24px; }
+.taught:not(:last-child)::after { content: ', '; }
 .need { display: block; color: var(--ink-2); }
 .two { display: grid; grid-template-columns: 1fr 1fr; gap: 24px; align-items: start; }
 .two .stack { gap: 10px; }
