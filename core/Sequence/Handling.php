@@ -61,7 +61,7 @@ final readonly class Handling
         $sheet = $action->state->sheet;
         $far = max(array_map(static fn (Segment $s): float => $s->length(), $journeys));
         $least = $far - self::AS_FAR * min($sheet->width, $sheet->height);
-        $taken = $action->crease->taken ?? $action->taken;
+        $taken = $action->crease->taken ?? $action->taken ?? self::farEdge($action, $journeys);
         $ends = $taken === null ? [] : [$taken->middle(), $taken->a, $taken->b];
         $journey = null;
         foreach ([...$ends, $named] as $place) {
@@ -93,6 +93,31 @@ final readonly class Handling
             $moving === [] || $moving[0] === $stack[0],
             Way::of($journey->a, $journey->b),
         );
+    }
+
+    /**
+     * Where a whole part of the paper goes equally far, as in a pleat, a hand takes its edge farthest from the line.
+     *
+     * @param  non-empty-list<Segment>  $journeys
+     * @return Segment|null null where it does not, or where that edge is not beside the line
+     */
+    private static function farEdge(Action $action, array $journeys): ?Segment
+    {
+        if ($action->line === null || $action->change === null) {
+            return null;
+        }
+        $near = $action->state->tolerance->sight;
+        $most = max(array_map(static fn (Segment $s): float => $s->length(), $journeys));
+        $furthest = array_filter($journeys, static fn (Segment $s): bool => $s->length() > $most - $near);
+        $out = static fn (Segment $s): float => abs($action->line->distanceTo($s->a));
+        $far = max([0.0, ...array_map($out, array_values($furthest))]);
+        $there = array_values(array_map(
+            static fn (Segment $s): Point => $s->a,
+            array_filter($furthest, static fn (Segment $s): bool => $far - $out($s) <= $near),
+        ));
+        $edge = Segment::spanning($action->line, $there);
+
+        return $edge === null || $edge->length() <= $near ? null : $edge;
     }
 
     /** Whether the paper bends toward the folder, away, or both ways at once. */

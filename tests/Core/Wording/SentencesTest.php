@@ -43,7 +43,7 @@ final class SentencesTest extends TestCase
         yield 'both lines of a pleat' => [
             'fan',
             7,
-            'Fold the flap at the dot over along the crease of step 6, then back again along the right crease of',
+            'Fold the left edge over along the crease of step 6, then back again along the right crease of',
         ];
         yield 'a cut through one layer' => ['pyramid', 3, 'Cut with scissors along the crease of step 2, as far'];
         yield 'half round' => ['lily', 27, 'Turn the paper half round.'];
