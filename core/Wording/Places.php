@@ -63,7 +63,7 @@ final readonly class Places
             return $this->anatomy->compass->nameOfCorner($corner) === null ? null : $this->named($p);
         }
 
-        return $this->seen->isFreeCorner($p) ? $this->words->say('points', 'tip') : null;
+        return $this->seen->freeCorners($p) > 0 ? $this->words->say('points', 'tip') : null;
     }
 
     /** The point in words; null where only the picture can show it. */
@@ -128,8 +128,9 @@ final readonly class Places
         if ($p->distanceTo($this->state->box()->centre()) < $this->seen->near) {
             return $this->words->say('points', 'centre');
         }
-        if ($this->seen->isFreeCorner($p)) {
-            return $this->words->say('points', 'tip');
+        $tips = $this->seen->freeCorners($p);
+        if ($tips > 0) {
+            return $this->words->say('points', $tips > 1 ? 'tips' : 'tip');
         }
 
         return $this->seen->isCrossing($p) ? $this->words->say('points', 'crossing') : null;

@@ -40,22 +40,20 @@ final readonly class Seen
         return $ends;
     }
 
-    /** Whether a corner of the sheet lies here on top of everything else. */
-    public function isFreeCorner(Point $p): bool
+    /** How many corners of the sheet lie here on top of everything else, beside one another. */
+    public function freeCorners(Point $p): int
     {
+        $count = 0;
         foreach ([[0, 0], [1, 0], [1, 1], [0, 1]] as [$u, $v]) {
             $corner = $this->state->sheet->at($u, $v);
             $face = $this->state->pattern->faceAt($corner, $this->state->tolerance->length);
-            if (
-                $face !== null &&
+            $lies = $face !== null &&
                 $this->state->placements[$face]->of($corner)->distanceTo($p) < $this->near &&
-                $this->isOnTop($face, $p)
-            ) {
-                return true;
-            }
+                $this->isOnTop($face, $p);
+            $count += $lies ? 1 : 0;
         }
 
-        return false;
+        return $count;
     }
 
     /** @return list<Edge> creases and folds that can be seen to run through the point or to end there */
