@@ -28,7 +28,10 @@ final class Pockets
     /** @var array<string, string> union-find over gaps "cell:layer" */
     private array $parent = [];
 
-    /** @var array<string, array{area: float, closed: float, open: float, mouth: Point}> */
+    /**
+     * @var array<string, array{area: float, closed: float, open: float, mouth: Point, shut: list<Segment>,
+     *     free: list<Segment>}>
+     */
     private array $gaps = [];
 
     /** @param  list<array{polygon: Polygon, faces: list<int>}>  $cells */
@@ -36,7 +39,7 @@ final class Pockets
     {
     }
 
-    /** @return list<Direction> where each pocket is open, as the folder sees it */
+    /** @return list<Direction|null> where each is open, as the folder sees it; null: at several sides at once */
     public static function of(FoldedState $state, Stacks $stacks): array
     {
         $self = new self($state, $stacks->cells);
@@ -47,6 +50,8 @@ final class Pockets
                     'closed' => 0.0,
                     'open' => 0.0,
                     'mouth' => new Point(0, 0),
+                    'shut' => [],
+                    'free' => [],
                 ];
             }
         }
@@ -120,8 +125,10 @@ final class Pockets
                     $this->state->order->above($joinU, $upper) === $this->state->order->above($joinL, $lower))
             ) {
                 $of['closed'] += $length;
+                $of['shut'][] = $shared;
             } else {
                 $of['open'] += $length;
+                $of['free'][] = $shared;
                 $of['mouth'] = $of['mouth']->plus($shared->direction()->turnedLeft()->times(-$length));
             }
             $this->gaps[$gap] = $of;
@@ -167,18 +174,27 @@ final class Pockets
         }
     }
 
-    /** @return list<Direction> */
+    /** @return list<Direction|null> */
     private function found(): array
     {
         $whole = [];
         foreach ($this->gaps as $gap => $of) {
             $root = $this->root($gap);
-            $whole[$root] ??= ['area' => 0.0, 'closed' => 0.0, 'open' => 0.0, 'mouth' => new Point(0, 0)];
+            $whole[$root] ??= [
+                'area' => 0.0,
+                'closed' => 0.0,
+                'open' => 0.0,
+                'mouth' => new Point(0, 0),
+                'shut' => [],
+                'free' => [],
+            ];
             $whole[$root] = [
                 'area' => $whole[$root]['area'] + $of['area'],
                 'closed' => $whole[$root]['closed'] + $of['closed'],
                 'open' => $whole[$root]['open'] + $of['open'],
                 'mouth' => $whole[$root]['mouth']->plus($of['mouth']),
+                'shut' => [...$whole[$root]['shut'], ...$of['shut']],
+                'free' => [...$whole[$root]['free'], ...$of['free']],
             ];
         }
         $least = self::LEAST * $this->state->sheet->width * $this->state->sheet->height;
@@ -196,10 +212,33 @@ final class Pockets
                     static fn (Direction $s, Direction $t): int => $t->vector()->dot($gap['mouth']) <=>
                         $s->vector()->dot($gap['mouth']),
                 );
-                $mouths[] = $directions[0];
+                $mouths[] = $this->isOpen($directions[0], $gap['free'], $gap['shut']) ? $directions[0] : null;
             }
         }
 
         return $mouths;
+    }
+
+    /**
+     * Whether a gap is open where it reaches furthest that way: mouths at the left and right of a closed edge are no
+     * mouth there.
+     *
+     * @param  list<Segment>  $free  rim that is open
+     * @param  list<Segment>  $shut  rim that is closed
+     */
+    private function isOpen(Direction $way, array $free, array $shut): bool
+    {
+        $reach = static fn (array $rim): float => max([-INF, ...array_map(
+            static fn (Segment $part): float => max($way->vector()->dot($part->a), $way->vector()->dot($part->b)),
+            $rim,
+        )]);
+        // A closed side may run up to the corner of the mouth; beyond the mouth it may not lie.
+        $middles = static fn (array $rim): float => max([-INF, ...array_map(
+            static fn (Segment $part): float => $way->vector()->dot($part->middle()),
+            $rim,
+        )]);
+
+        return $reach($free) >= $reach($shut) - $this->state->tolerance->sight &&
+            $middles($free) > $middles($shut) - $this->state->tolerance->sight;
     }
 }

@@ -237,8 +237,10 @@ final readonly class Look
             ? []
             : Pockets::of($this->anatomy->state, $this->anatomy->stacks());
 
-        return count($mouths) !== 1 ? [] : [
-            $this->words->say('looks', 'pocket', ['ends' => $this->listed('ends', $mouths)]),
+        $mouth = count($mouths) === 1 ? $mouths[0] : null;
+
+        return $mouth === null ? [] : [
+            $this->words->say('looks', 'pocket', ['ends' => $this->listed('ends', [$mouth])]),
         ];
     }
 

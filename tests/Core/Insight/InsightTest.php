@@ -155,6 +155,11 @@ final class InsightTest extends TestCase
                 ."left) to (corner top)), move: corner left, layers: all}\n",
         );
         self::assertContains(Direction::Top, $mouths($cone));
+        // A triangle whose point is folded down: open at both slanted sides, closed by folds at the top between them.
+        self::assertSame([null], $mouths(Folds::steps(
+            "  - {fold: rotate, by: 45}\n  - {fold: valley, bring: corner bottom, to: corner top}\n"
+                ."  - {fold: valley, bring: corner top, to: 9/10 from (corner top) to (paper 1/2 1/2), layers: all}\n",
+        )));
     }
 
     public function testTheNarrowestPoint(): void
