@@ -5,17 +5,47 @@ declare(strict_types=1);
 namespace App\Shelf;
 
 use Illuminate\Console\Command;
+use Symfony\Component\Process\Process;
 
-/** Folds the models of the shelf, by every way, where the cache does not hold them yet. */
+/** Folds the models of the shelf, by every way, where the cache does not hold them yet; two at a time. */
 final class WarmCommand extends Command
 {
-    protected $signature = 'cathedra:warm';
+    /** Of the library each process folds every so manieth model. */
+    private const PROCESSES = 2;
+
+    protected $signature = 'cathedra:warm {--part= : only every second model, from this one on (0 or 1)}';
 
     protected $description = 'Fold the library ahead of the first visitor';
 
     public function handle(ModelShelf $shelf, FoldCatalogue $folds): int
     {
-        $slugs = $shelf->slugs();
+        $part = $this->option('part');
+        if ($part !== null) {
+            $this->fold($shelf, (int) $part);
+
+            return self::SUCCESS;
+        }
+        $others = [];
+        for ($other = 1; $other < self::PROCESSES; $other++) {
+            $process = new Process([PHP_BINARY, 'artisan', 'cathedra:warm', "--part=$other", '--quiet'], base_path());
+            $process->setTimeout(null);
+            $process->start();
+            $others[] = $process;
+        }
+        $this->fold($shelf, 0);
+        array_map(static fn (Process $process): int => $process->wait(), $others);
+        $folds->entries(); // reads all of them, and folds what another process left
+
+        return self::SUCCESS;
+    }
+
+    private function fold(ModelShelf $shelf, int $part): void
+    {
+        $slugs = array_values(array_filter(
+            $shelf->slugs(),
+            static fn (int $i): bool => $i % self::PROCESSES === $part,
+            ARRAY_FILTER_USE_KEY,
+        ));
         $bar = $this->output->createProgressBar(count($slugs));
         foreach ($slugs as $slug) {
             foreach ($shelf->model($slug)->routes as $route) {
@@ -25,10 +55,7 @@ final class WarmCommand extends Command
             }
             $bar->advance();
         }
-        $folds->entries();
         $bar->finish();
         $this->newLine();
-
-        return self::SUCCESS;
     }
 }
