@@ -7,29 +7,46 @@ namespace App\Paper;
 use OpenApi\Attributes as OA;
 
 /** One way to cut a sheet, and for how many sheets. Lengths in mm, from the sheet's lower left corner. */
-#[OA\Schema(required: ['times', 'stock', 'width_mm', 'height_mm', 'squares', 'lines', 'order', 'offcuts', 'strokes'])]
+#[
+    OA\Schema(
+        required: [
+            'times',
+            'stock',
+            'width_mm',
+            'height_mm',
+            'size',
+            'squares',
+            'lines',
+            'order',
+            'offcuts',
+            'strokes',
+        ],
+    ),
+]
 final readonly class CutPatternData
 {
     /**
-     * @param  list<array{x_mm: float, y_mm: float, side_mm: float}>  $squares
+     * @param  list<array{x_mm: float, y_mm: float, side_mm: float, side: string}>  $squares
      * @param  list<array{n: int, from: array{float, float}, to: array{float, float}}>  $lines
      * @param  list<string>  $order
-     * @param  list<array{width_mm: float, height_mm: float, count: int}>  $offcuts
+     * @param  list<array{width_mm: float, height_mm: float, size: string, count: int}>  $offcuts
      */
     public function __construct(
         #[OA\Property] public int $times,
         #[OA\Property(description: 'name of the paper')] public string $stock,
         #[OA\Property] public float $width_mm,
         #[OA\Property] public float $height_mm,
+        #[OA\Property(description: 'of the sheet, for reading')] public string $size,
         #[
             OA\Property(
                 type: 'array',
                 items: new OA\Items(
-                    required: ['x_mm', 'y_mm', 'side_mm'],
+                    required: ['x_mm', 'y_mm', 'side_mm', 'side'],
                     properties: [
                         new OA\Property(property: 'x_mm', type: 'number'),
                         new OA\Property(property: 'y_mm', type: 'number'),
                         new OA\Property(property: 'side_mm', type: 'number'),
+                        new OA\Property(property: 'side', description: 'without its unit', type: 'string'),
                     ],
                     type: 'object',
                 ),
@@ -61,10 +78,11 @@ final readonly class CutPatternData
                 description: 'what is left of one sheet and large enough to keep',
                 type: 'array',
                 items: new OA\Items(
-                    required: ['width_mm', 'height_mm', 'count'],
+                    required: ['width_mm', 'height_mm', 'size', 'count'],
                     properties: [
                         new OA\Property(property: 'width_mm', type: 'number'),
                         new OA\Property(property: 'height_mm', type: 'number'),
+                        new OA\Property(property: 'size', type: 'string'),
                         new OA\Property(property: 'count', type: 'integer'),
                     ],
                     type: 'object',

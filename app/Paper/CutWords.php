@@ -50,13 +50,18 @@ final readonly class CutWords
             $stock->name,
             $stock->width,
             $stock->height,
-            $squares,
+            $this->measure->area($stock->width, $stock->height),
+            array_map(
+                fn (array $s): array => $s + ['side' => $this->measure->figure($s['side_mm'])],
+                $squares,
+            ),
             $lines,
             $said,
             array_map(
-                static fn (array $o): array => [
+                fn (array $o): array => [
                     'width_mm' => round($o['width'], 2),
                     'height_mm' => round($o['height'], 2),
+                    'size' => $this->measure->area($o['width'], $o['height']),
                     'count' => $o['count'],
                 ],
                 $offcuts,

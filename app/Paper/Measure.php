@@ -32,6 +32,12 @@ final readonly class Measure
         return Length::down($mm, $this->unit);
     }
 
+    /** A length without its unit, for a drawing that says the unit once. */
+    public function figure(float $mm): string
+    {
+        return (string) preg_replace('/ (mm|cm|in)$/', '', $this->say($mm));
+    }
+
     public function area(float $width, float $height): string
     {
         return $this->list([$width, $height], ' × ');

@@ -8,13 +8,14 @@ use Cathedra\Core\Sequence\Solid;
 use OpenApi\Attributes as OA;
 
 /** Predicted sizes of a form that is not flat, and what the learners read. mm; volumes in the units of the lead. */
-#[OA\Schema(required: ['model', 'side_mm', 'predicted', 'solid', 'volume', 'readings'])]
+#[OA\Schema(required: ['model', 'side_mm', 'side', 'predicted', 'solid', 'volume', 'readings'])]
 final readonly class MeasureData
 {
     /**
-     * @param  list<array{name: string, title: string, mm: float}>  $predicted
+     * @param  list<array{name: string, title: string, mm: float, text: string}>  $predicted
      * @param  array{value: float, unit: string, off: float}|null  $volume
-     * @param  list<array{learner: int, name: string, mm: float, difference_mm: float, why: string}>  $readings
+     * @param  list<array{learner: int, name: string, mm: float, text: string, difference_mm: float,
+     *     why: string}>  $readings
      */
     public function __construct(
         #[
@@ -22,15 +23,17 @@ final readonly class MeasureData
         ]
         public string $model,
         #[OA\Property] public float $side_mm,
+        #[OA\Property(description: 'for reading')] public string $side,
         #[
             OA\Property(
                 type: 'array',
                 items: new OA\Items(
-                    required: ['name', 'title', 'mm'],
+                    required: ['name', 'title', 'mm', 'text'],
                     properties: [
                         new OA\Property(property: 'name', type: 'string'),
                         new OA\Property(property: 'title', type: 'string'),
                         new OA\Property(property: 'mm', type: 'number'),
+                        new OA\Property(property: 'text', type: 'string'),
                     ],
                     type: 'object',
                 ),
@@ -57,11 +60,12 @@ final readonly class MeasureData
             OA\Property(
                 type: 'array',
                 items: new OA\Items(
-                    required: ['learner', 'name', 'mm', 'difference_mm', 'why'],
+                    required: ['learner', 'name', 'mm', 'text', 'difference_mm', 'why'],
                     properties: [
                         new OA\Property(property: 'learner', type: 'integer'),
                         new OA\Property(property: 'name', type: 'string'),
                         new OA\Property(property: 'mm', type: 'number'),
+                        new OA\Property(property: 'text', type: 'string'),
                         new OA\Property(property: 'difference_mm', type: 'number'),
                         new OA\Property(property: 'why', type: 'string'),
                     ],

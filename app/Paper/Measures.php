@@ -54,7 +54,8 @@ final readonly class Measures
                     null, Solid::Box => $name,
                     default => "$solid->value-$name",
                 }),
-                'mm' => round($lengths[$name] * $side, 1),
+                'mm' => $mm = round($lengths[$name] * $side, 1),
+                'text' => $this->measure->say($mm),
             ];
         }
         $stack = (2 * ($stock->grammage ?? 80)) / 800;
@@ -68,6 +69,7 @@ final readonly class Measures
                     'learner' => $reading->learner_id,
                     'name' => $reading->name,
                     'mm' => $reading->mm,
+                    'text' => $this->measure->say($reading->mm),
                     'difference_mm' => round($of->difference(), 1),
                     'why' => $words->say('measures', $of->why),
                 ];
@@ -77,6 +79,7 @@ final readonly class Measures
         return new MeasureData(
             $model->title,
             $side,
+            $this->measure->say($side),
             array_values($predicted),
             $solid?->value,
             $solid === null ? null : $this->volume($solid, $lengths, $side),

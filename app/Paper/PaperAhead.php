@@ -26,6 +26,7 @@ final readonly class PaperAhead
         private PaperBench $bench,
         private PaperPlans $plans,
         private ModelShelf $shelf,
+        private Measure $measure,
     ) {
     }
 
@@ -64,8 +65,8 @@ final readonly class PaperAhead
      * @return array{list<array{record: StockRecord, lessons: int, sheets: int, runs_out: int|null,
      *     only: list<ModelPaper>, apart: int, kerf: float|null}>, list<array{id: int, title: string, group: string,
      *     starts_at: string, takes: list<array{stock: int, name: string, sheets: int, left: int|null}>,
-     *     pieces: list<array{title: string, side_mm: float, count: int, uncut: bool}>, problem: bool}>, int}
-     *     by paper, by lesson, and lessons without paper
+     *     pieces: list<array{title: string, side_mm: float, side: string, count: int, uncut: bool}>,
+     *     problem: bool}>, int} by paper, by lesson, and lessons without paper
      */
     private function collect(Organisation $organisation, ?CarbonImmutable $until): array
     {
@@ -115,9 +116,10 @@ final readonly class PaperAhead
                 'starts_at' => $lesson->starts_at->format('Y-m-d\TH:i'),
                 'takes' => $takes,
                 'pieces' => array_map(
-                    static fn (array $p): array => [
+                    fn (array $p): array => [
                         'title' => $p['title'],
                         'side_mm' => $p['side'],
+                        'side' => $this->measure->say($p['side']),
                         'count' => $p['count'],
                         'uncut' => $p['uncut'],
                     ],
@@ -134,8 +136,8 @@ final readonly class PaperAhead
      * @param  list<array{record: StockRecord, lessons: int, sheets: int, runs_out: int|null, only: list<ModelPaper>,
      *     apart: int, kerf: float|null}>  $stocks
      * @param  list<array{id: int, title: string, group: string, starts_at: string, takes: list<array{stock: int,
-     *     name: string, sheets: int, left: int|null}>, pieces: list<array{title: string, side_mm: float, count: int,
-     *     uncut: bool}>, problem: bool}>  $rows
+     *     name: string, sheets: int, left: int|null}>, pieces: list<array{title: string, side_mm: float, side: string,
+     *     count: int, uncut: bool}>, problem: bool}>  $rows
      */
     private function answer(CarbonImmutable $until, array $stocks, array $rows, int $unplanned): PaperAheadData
     {

@@ -14,8 +14,8 @@ final readonly class PaperAheadData
      * @param  list<array{stock: int, name: string, lessons: int, sheets: int, have: int|null, short: int,
      *     cost: float|null, buy: float|null, runs_out: int|null, together: int|null}>  $stocks
      * @param  list<array{id: int, title: string, group: string, starts_at: string, takes: list<array{stock: int,
-     *     name: string, sheets: int, left: int|null}>, pieces: list<array{title: string, side_mm: float, count: int,
-     *     uncut: bool}>, problem: bool}>  $lessons
+     *     name: string, sheets: int, left: int|null}>, pieces: list<array{title: string, side_mm: float, side: string,
+     *     count: int, uncut: bool}>, problem: bool}>  $lessons
      */
     public function __construct(
         #[OA\Property(description: 'last day counted')] public string $until,
@@ -83,10 +83,11 @@ final readonly class PaperAheadData
                             property: 'pieces',
                             type: 'array',
                             items: new OA\Items(
-                                required: ['title', 'side_mm', 'count', 'uncut'],
+                                required: ['title', 'side_mm', 'side', 'count', 'uncut'],
                                 properties: [
                                     new OA\Property(property: 'title', type: 'string'),
                                     new OA\Property(property: 'side_mm', type: 'number'),
+                                    new OA\Property(property: 'side', type: 'string'),
                                     new OA\Property(property: 'count', type: 'integer'),
                                     new OA\Property(property: 'uncut', type: 'boolean'),
                                 ],

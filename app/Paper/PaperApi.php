@@ -71,7 +71,9 @@ use App\Support\Api\Removes;
         'a string of finished models: mm and g',
         [
             'length_mm' => 'number',
+            'length' => 'string',
             'drop_mm' => 'number',
+            'drop' => 'string',
             'beads' => 'integer',
             'weight_g' => 'number',
             'lessons' => '?integer',

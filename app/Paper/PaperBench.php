@@ -5,10 +5,8 @@ declare(strict_types=1);
 namespace App\Paper;
 
 use App\Lessons\Programme;
-use App\Lessons\ProgrammeItem;
 use App\Models\Lesson;
 use App\Models\Stock as StockRecord;
-use App\Shelf\ModelFacts;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Cutting\CutSheet;
@@ -20,7 +18,6 @@ use Cathedra\Core\Paper\ModelPaper;
 use Cathedra\Core\Paper\Spares;
 use Cathedra\Core\Paper\Squaring;
 use Cathedra\Core\Paper\Stock;
-use Cathedra\Core\Paper\WillItFold;
 use Cathedra\Core\Rules\Method;
 
 /** Turns the core's paper arithmetic into the answer a lesson shows, in words. */
@@ -33,34 +30,12 @@ final readonly class PaperBench
         private LibraryFiles $files,
         private ModelShelf $shelf,
         private Measure $measure,
-        private PaperAdvice $advice,
+        private ModelsOnPaper $models,
+        private Shortage $choices,
         private CutWords $cut,
         private Kits $kits,
         private PaperPlans $plans,
     ) {
-    }
-
-    public static function stock(StockRecord $stock): StockData
-    {
-        $squaring = Squaring::of($stock->width_mm, $stock->height_mm);
-
-        return new StockData(
-            $stock->id,
-            $stock->name,
-            $stock->width_mm,
-            $stock->height_mm,
-            $stock->grammage,
-            $stock->count,
-            round($squaring->side, 3),
-            round($squaring->strip, 3),
-            $stock->kind,
-            $stock->sides,
-            $stock->trim_mm,
-            $stock->version,
-            $stock->price,
-            $stock->tags ?? [],
-            $stock->scrap,
-        );
     }
 
     public static function pile(StockRecord $stock): Stock
@@ -135,8 +110,10 @@ final readonly class PaperBench
             true,
         );
 
+        $side = $paper->sides[$cutModel === false ? 0 : $cutModel];
+
         return new PaperData(
-            self::stock($main),
+            StockData::of($main, $this->measure),
             $problem !== null
                 ? []
                 : array_map(
@@ -151,20 +128,24 @@ final readonly class PaperBench
                     array_keys($records),
                 ),
             $lesson->method,
-            $this->models($lesson, $paper, $programme),
-            $paper->sides[$cutModel === false ? 0 : $cutModel],
-            floor($paper->pile[0]->largest() * 1000 + 1e-6) / 1000,
+            $this->models->of($lesson, $paper, $programme),
+            $side,
+            $this->measure->say($side),
+            $this->measure->say($side * M_SQRT2),
+            $this->measure->say($paper->pile[0]->largest()),
             $byDiagonal,
             round($squaring->strip, 3),
-            array_map(static fn (float $mm): float => round($mm, 3), $squaring->further),
-            $this->reason($paper, $programme),
+            $this->measure->area($squaring->strip, $side),
+            $this->measure->list($squaring->further),
+            $this->models->spares($paper, $programme),
             $problem === null ? $paper->sheets() : 0,
             $problem === null ? $paper->short() : 0,
             $problem === null ? $cost : null,
             array_map(
-                static fn (array $p): array => [
+                fn (array $p): array => [
                     'title' => $p['title'],
                     'side_mm' => $p['side'],
+                    'side' => $this->measure->say($p['side']),
                     'count' => $p['count'],
                     'uncut' => $p['uncut'],
                 ],
@@ -172,18 +153,22 @@ final readonly class PaperBench
             ),
             $patterns,
             array_map(
-                static fn (array $u): array => [
+                fn (array $u): array => [
                     'title' => $paper->models[$u['model']]->title,
                     'stock' => $paper->pile[$u['stock']]->name,
                     'width_mm' => $paper->pile[$u['stock']]->width,
                     'height_mm' => $paper->pile[$u['stock']]->height,
+                    'size' => $this->measure->area(
+                        $paper->pile[$u['stock']]->width,
+                        $paper->pile[$u['stock']]->height,
+                    ),
                     'sheets' => $u['sheets'],
                 ],
                 $paper->uncut,
             ),
             $paper->plan?->isProven() ?? true,
             round($paper->plan?->gap() ?? 0.0, 4),
-            $problem === null ? $this->choices($lesson, $paper, $records) : [],
+            $problem === null ? $this->choices->of($lesson, $paper, $records, $this->kerf($lesson)) : [],
             $this->kits->prepare($lesson, $paper, $strokes),
             $problem === null ? $this->kits->toDo($lesson, $paper, $programme) : [],
             $this->steps($paper, $byDiagonal, $lesson),
@@ -233,114 +218,6 @@ final readonly class PaperBench
         return $patterns;
     }
 
-    /**
-     * @return list<array{slug: string, title: string, side_mm: float, wanted_mm: float|null, sets: int, spares: int,
-     *     uncut: bool, finished_mm: array{float, float}, height_mm: float|null, will_fold: WillFoldData}>
-     */
-    private function models(Lesson $lesson, LessonPaper $paper, Programme $programme): array
-    {
-        $models = [];
-        foreach ($programme->items as $m => $item) {
-            $of = $paper->models[$m];
-            $models[] = [
-                'slug' => $item->slug,
-                'title' => $item->facts->title,
-                'side_mm' => $paper->sides[$m],
-                'wanted_mm' => $item->side,
-                'sets' => $of->sets(),
-                'spares' => $of->spares,
-                'uncut' => $of->uncut(),
-                ...self::finished($item->facts, $paper->sides[$m]),
-                'will_fold' => $this->willFold($lesson, $paper, $m, $item),
-            ];
-        }
-
-        return $models;
-    }
-
-    /**
-     * @return array{finished_mm: array{float, float}, height_mm: float|null} lying flat, or length, width and height of
-     *     a form
-     */
-    private static function finished(ModelFacts $model, float $side): array
-    {
-        $of = $model->measures;
-        $mm = static fn (float $per): float => round($per * $side, 1);
-
-        return isset($of['width'], $of['depth'], $of['height'])
-            ? ['finished_mm' => [$mm($of['width']), $mm($of['depth'])], 'height_mm' => $mm($of['height'])]
-            : ['finished_mm' => [$mm($model->width_per_side), $mm($model->height_per_side)], 'height_mm' => null];
-    }
-
-    /** From every paper its squares are cut of: the worst of them counts. */
-    private function willFold(Lesson $lesson, LessonPaper $paper, int $m, ProgrammeItem $item): WillFoldData
-    {
-        $judged = [];
-        foreach ($paper->stocksOf($m) as $stock) {
-            $record = $lesson->papers()[$stock];
-            $judged[$record->name] = $this->advice->willFold(
-                $record,
-                $item->facts,
-                $lesson->group->age_band,
-                $paper->sides[$m],
-            );
-        }
-        if (count($judged) === 1) {
-            return reset($judged);
-        }
-        uasort(
-            $judged,
-            static fn (WillFoldData $a, WillFoldData $b): int => array_search(
-                $b->verdict,
-                WillItFold::VERDICTS,
-                true,
-            ) <=> array_search($a->verdict, WillItFold::VERDICTS, true),
-        );
-        $words = $this->files->words();
-        $worst = reset($judged) ?: throw new \LogicException('A model is cut from some paper.');
-        $from = static fn (array $lists): array => array_values(
-            array_unique(
-                array_map(
-                    static fn (string $name, array $said): string => $words->say('paper', 'fold-from', [
-                        'name' => $name,
-                        'text' => implode(' ', $said),
-                    ]),
-                    array_keys($lists),
-                    $lists,
-                ),
-            ),
-        );
-
-        return new WillFoldData(
-            $worst->verdict,
-            $worst->side_mm,
-            $worst->stack_mm,
-            $worst->narrowest_mm,
-            $from(array_map(static fn (WillFoldData $w): array => $w->reasons, $judged)),
-            $from(array_filter(array_map(static fn (WillFoldData $w): array => $w->notes, $judged))),
-        );
-    }
-
-    private function reason(LessonPaper $paper, Programme $programme): string
-    {
-        $words = $this->files->words();
-        $rules = $this->files->paperRules();
-        $said = [];
-        foreach ($paper->models as $m => $model) {
-            $text = $words->say('paper', 'spares', ['n' => $model->spares,
-                'learners' => $model->learners,
-                'difficulty' => $programme->items[$m]->facts->difficulty,
-                'risk' => (int) (100 * $rules->spareRisk),
-            ]);
-            $said[] =
-                count($paper->models) === 1
-                    ? $text
-                    : $words->say('paper', 'spares-of', ['title' => $model->title, 'text' => $text]);
-        }
-
-        return implode(' ', $said).' '.$words->say('paper', 'practice', ['n' => $rules->practice]);
-    }
-
     private function tooBig(LessonPaper $paper, float $side): string
     {
         $largest = max([0.0, ...array_map(static fn (Stock $s): float => $s->largest(), $paper->pile)]);
@@ -370,94 +247,6 @@ final readonly class PaperBench
         return round($cost, 2);
     }
 
-    /**
-     * What would close a shortage, each with its number.
-     *
-     * @param  list<StockRecord>  $records
-     * @return list<string>
-     */
-    private function choices(Lesson $lesson, LessonPaper $paper, array $records): array
-    {
-        if ($paper->short() === 0) {
-            return [];
-        }
-        $words = $this->files->words();
-        $choices = [];
-        foreach (array_filter($paper->short) as $i => $n) {
-            $choices[] =
-                $words->say('paper', 'choice-sheets', ['n' => $n, 'name' => $records[$i]->name]).
-                ($records[$i]->price === null
-                    ? ''
-                    : ' '.
-                        $words->say('paper', 'choice-cost', ['cost' => number_format($n * $records[$i]->price, 2)]));
-        }
-        if ($paper->smaller !== null) {
-            $with = [
-                'side' => $this->measure->say($this->measure->down($paper->smaller * $paper->sides[0])),
-                'now' => $this->measure->say($paper->sides[0]),
-            ];
-            $choices[] =
-                count($paper->pieces) === 1
-                    ? $words->say('paper', 'choice-smaller', $with)
-                    : $words->say(
-                        'paper',
-                        'choice-smaller-all',
-                        ['percent' => (int) ceil(100 * (1 - $paper->smaller))] + $with,
-                    );
-        }
-        $bare = array_map(
-            static fn (ModelPaper $m): ModelPaper => new ModelPaper(
-                $m->title,
-                $m->ratio,
-                $m->parts,
-                $m->side,
-                $m->learners,
-                0,
-                0,
-            ),
-            $paper->models,
-        );
-        if ($this->plans->for($paper->pile, $bare, $this->kerf($lesson))->short() === 0) {
-            $choices[] = $words->say('paper', 'choice-spares', ['n' => 0,
-                'spares' => array_sum(array_map(static fn (ModelPaper $m): int => $m->spares, $paper->models)),
-            ]);
-        }
-
-        return [...$choices, ...$this->also($lesson, $paper)];
-    }
-
-    /**
-     * Other paper of the cupboard that would do beside what is chosen, the least of it first.
-     *
-     * @return list<string>
-     */
-    private function also(Lesson $lesson, LessonPaper $paper): array
-    {
-        $choices = [];
-        /** @var StockRecord $stock */
-        foreach (
-            StockRecord::query()
-                ->where('organisation_id', $lesson->organisation_id)
-                ->whereNotIn('id', array_map(static fn (StockRecord $s): int => $s->id, $lesson->papers()))
-                ->orderBy('name')
-                ->limit(12)
-                ->get() as $stock
-        ) {
-            $with = $this->plans->for(
-                [...$paper->pile, self::pile($stock)],
-                $paper->models,
-                $this->kerf($lesson),
-                Prefer::Least, Work::offer());
-            $n = $with->takes[count($paper->pile)] ?? 0;
-            if ($with->short() === 0 && $with->fits() && $n > 0) {
-                $choices[$this->files->words()->say('paper', 'choice-also', ['n' => $n, 'name' => $stock->name])] = $n;
-            }
-        }
-        asort($choices);
-
-        return array_slice(array_keys($choices), 0, 3);
-    }
-
     /** @return list<string> */
     private function steps(LessonPaper $paper, bool $byDiagonal, Lesson $lesson): array
     {
@@ -484,17 +273,14 @@ final readonly class PaperBench
         return $steps;
     }
 
-    /**
-     * mm, floored to a tenth: the biggest square everybody can have from this pile; null for several sizes or uncut
-     * sheets.
-     */
-    private function largestForAll(LessonPaper $paper, float $kerf): ?float
+    /** The biggest square everybody can have from this pile; null for several sizes or uncut sheets. */
+    private function largestForAll(LessonPaper $paper, float $kerf): ?string
     {
         if (count($paper->pieces) !== 1 || $paper->uncut !== []) {
             return null;
         }
         $largest = LargestSquare::from($paper->pile, $paper->models[0]->sets(), $kerf)['side_mm'] ?? null;
 
-        return $largest === null ? null : floor($largest * 10 + 1e-6) / 10;
+        return $largest === null ? null : $this->measure->say($largest);
     }
 }

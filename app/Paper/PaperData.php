@@ -15,10 +15,13 @@ use OpenApi\Attributes as OA;
             'method',
             'models',
             'side_mm',
-            'largest_mm',
+            'side',
+            'diagonal',
+            'largest',
             'by_diagonal',
             'strip_mm',
-            'further_mm',
+            'strip',
+            'further',
             'spare_reason',
             'sheets',
             'short',
@@ -35,7 +38,7 @@ use OpenApi\Attributes as OA;
             'caution',
             'problem',
             'practice',
-            'largest_for_all_mm',
+            'largest_for_all',
             'squaring',
         ],
     ),
@@ -44,12 +47,12 @@ final readonly class PaperData
 {
     /**
      * @param  list<array{stock: int, name: string, sheets: int, have: int|null, short: int}>  $takes
-     * @param  list<array{slug: string, title: string, side_mm: float, wanted_mm: float|null, sets: int, spares: int,
-     *     uncut: bool, finished_mm: array{float, float}, height_mm: float|null, will_fold: WillFoldData}>  $models
-     * @param  list<float>  $further_mm
-     * @param  list<array{title: string, side_mm: float, count: int, uncut: bool}>  $pieces
+     * @param  list<array{slug: string, title: string, side_mm: float, side: string, sets: int, spares: int,
+     *     uncut: bool, finished: string, height: string|null, will_fold: WillFoldData}>  $models
+     * @param  list<array{title: string, side_mm: float, side: string, count: int, uncut: bool}>  $pieces
      * @param  list<CutPatternData>  $patterns
-     * @param  list<array{title: string, stock: string, width_mm: float, height_mm: float, sheets: int}>  $uncut
+     * @param  list<array{title: string, stock: string, width_mm: float, height_mm: float, size: string,
+     *     sheets: int}>  $uncut
      * @param  list<string>  $choices
      * @param  list<array{key: string, text: string, done: bool}>  $list
      * @param  list<string>  $steps
@@ -78,34 +81,34 @@ final readonly class PaperData
         #[OA\Property(enum: ['scissors', 'trimmer', 'tear'])] public string $method,
         #[
             OA\Property(
-                description: 'each model with the square it gets; wanted: null is the largest',
+                description: 'each model with the square it gets and the size it ends up with',
                 type: 'array',
                 items: new OA\Items(
                     required: [
                         'slug',
                         'title',
                         'side_mm',
-                        'wanted_mm',
+                        'side',
                         'sets',
                         'spares',
                         'uncut',
-                        'finished_mm',
-                        'height_mm',
+                        'finished',
+                        'height',
                         'will_fold',
                     ],
                     properties: [
                         new OA\Property(property: 'slug', type: 'string'),
                         new OA\Property(property: 'title', type: 'string'),
                         new OA\Property(property: 'side_mm', type: 'number'),
-                        new OA\Property(property: 'wanted_mm', type: 'number', nullable: true),
+                        new OA\Property(property: 'side', type: 'string'),
                         new OA\Property(property: 'sets', type: 'integer'),
                         new OA\Property(property: 'spares', type: 'integer'),
                         new OA\Property(property: 'uncut', type: 'boolean'),
-                        new OA\Property(property: 'finished_mm', ref: '#/components/schemas/Pair'),
+                        new OA\Property(property: 'finished', type: 'string'),
                         new OA\Property(
-                            property: 'height_mm',
+                            property: 'height',
                             description: 'null: it lies flat',
-                            type: 'number',
+                            type: 'string',
                             nullable: true,
                         ),
                         new OA\Property(property: 'will_fold', ref: '#/components/schemas/WillFoldData'),
@@ -119,10 +122,13 @@ final readonly class PaperData
             OA\Property(description: 'of the first model that is cut, or the shorter side of the uncut sheet'),
         ]
         public float $side_mm,
-        #[OA\Property(description: 'the largest square the first paper gives')] public float $largest_mm,
+        #[OA\Property] public string $side,
+        #[OA\Property(description: 'of that square, from corner to corner')] public string $diagonal,
+        #[OA\Property(description: 'the largest square the first paper gives')] public string $largest,
         #[OA\Property(description: 'one square per sheet by folding a corner over')] public bool $by_diagonal,
         #[OA\Property] public float $strip_mm,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'number'))] public array $further_mm,
+        #[OA\Property(description: 'what is cut off, its two sides')] public string $strip,
+        #[OA\Property(description: 'further squares of the strip, one after the other')] public string $further,
         #[OA\Property] public string $spare_reason,
         #[OA\Property(description: 'of all paper together')] public int $sheets,
         #[OA\Property(description: 'sheets missing in the cupboard')] public int $short,
@@ -131,10 +137,11 @@ final readonly class PaperData
             OA\Property(
                 type: 'array',
                 items: new OA\Items(
-                    required: ['title', 'side_mm', 'count', 'uncut'],
+                    required: ['title', 'side_mm', 'side', 'count', 'uncut'],
                     properties: [
                         new OA\Property(property: 'title', type: 'string'),
                         new OA\Property(property: 'side_mm', type: 'number'),
+                        new OA\Property(property: 'side', type: 'string'),
                         new OA\Property(property: 'count', type: 'integer'),
                         new OA\Property(property: 'uncut', type: 'boolean'),
                     ],
@@ -156,12 +163,13 @@ final readonly class PaperData
                 description: 'sheets that are folded as they are',
                 type: 'array',
                 items: new OA\Items(
-                    required: ['title', 'stock', 'width_mm', 'height_mm', 'sheets'],
+                    required: ['title', 'stock', 'width_mm', 'height_mm', 'size', 'sheets'],
                     properties: [
                         new OA\Property(property: 'title', type: 'string'),
                         new OA\Property(property: 'stock', type: 'string'),
                         new OA\Property(property: 'width_mm', type: 'number'),
                         new OA\Property(property: 'height_mm', type: 'number'),
+                        new OA\Property(property: 'size', type: 'string'),
                         new OA\Property(property: 'sheets', type: 'integer'),
                     ],
                     type: 'object',
@@ -202,7 +210,7 @@ final readonly class PaperData
                     .'that, or for several sizes',
             ),
         ]
-        public ?float $largest_for_all_mm,
+        public ?string $largest_for_all,
         #[
             OA\Property(
                 description: 'pictures of squaring by the diagonal fold; empty where squares are cut otherwise',

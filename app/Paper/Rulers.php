@@ -24,7 +24,7 @@ final readonly class Rulers
     /** Shares by which a diagonal may be off before it is no diagonal of that square. */
     private const OFF = 0.15;
 
-    public function __construct(private ModelShelf $shelf, private LibraryFiles $files)
+    public function __construct(private ModelShelf $shelf, private LibraryFiles $files, private Measure $measure)
     {
     }
 
@@ -68,7 +68,8 @@ final readonly class Rulers
      * @param  float  $side  mm
      * @param  float  $gap  mm between two models
      * @param  int  $goal  models to be collected in all
-     * @return array{length_mm: float, drop_mm: float, beads: int, weight_g: float, lessons: int|null}
+     * @return array{length_mm: float, length: string, drop_mm: float, drop: string, beads: int, weight_g: float,
+     *     lessons: int|null}
      */
     public function string(string $model, float $side, int $models, float $gap, int $goal, int $perLesson): array
     {
@@ -79,7 +80,9 @@ final readonly class Rulers
 
         return [
             'length_mm' => round($string->length, 1),
+            'length' => $this->measure->say($string->length),
             'drop_mm' => round($string->drop, 1),
+            'drop' => $this->measure->say($string->drop),
             'beads' => $string->beads,
             'weight_g' => round($string->weight, 1),
             'lessons' => $string->lessons,

@@ -15,17 +15,21 @@ use Illuminate\Validation\ValidationException;
 
 final class StockController extends Controller
 {
+    public function __construct(private readonly Measure $measure)
+    {
+    }
+
     public function index(Request $request): JsonResponse
     {
         return response()->json(
-            $this->organisation($request)->stocks()->limit(200)->get()->map(PaperBench::stock(...)),
+            $this->organisation($request)->stocks()->limit(200)->get()->map($this->data(...)),
         );
     }
 
     public function store(StockRequest $request): JsonResponse
     {
         return response()->json(
-            PaperBench::stock(
+            $this->data(
                 $request
                     ->organisation()
                     ->stocks()
@@ -43,7 +47,7 @@ final class StockController extends Controller
 
     public function update(StockRequest $request, Stock $stock, SaveStock $save): JsonResponse
     {
-        return response()->json(PaperBench::stock($save($stock, $request->validated())));
+        return response()->json($this->data($save($stock, $request->validated())));
     }
 
     public function destroy(Request $request, Stock $stock, Bin $bin): JsonResponse
@@ -75,7 +79,7 @@ final class StockController extends Controller
             throw ValidationException::withMessages(['count' => 'There is no change of this count to take back.']);
         }
 
-        return response()->json(PaperBench::stock($stock->refresh()));
+        return response()->json($this->data($stock->refresh()));
     }
 
     public function offcuts(Request $request, Stock $stock, KeepOffcuts $keep): JsonResponse
@@ -97,11 +101,16 @@ final class StockController extends Controller
             ? [(float) $given['width_mm'], (float) $given['height_mm']]
             : null;
 
-        return response()->json(PaperBench::stock($keep($stock, (int) $given['count'], $size)));
+        return response()->json($this->data($keep($stock, (int) $given['count'], $size)));
     }
 
     public function needs(Request $request, PaperAhead $ahead): JsonResponse
     {
         return response()->json($ahead->needs($this->organisation($request)));
+    }
+
+    private function data(Stock $stock): StockData
+    {
+        return StockData::of($stock, $this->measure);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Paper;
 
+use App\Models\Stock;
+use Cathedra\Core\Paper\Squaring;
 use Cathedra\Core\Rules\PaperKind;
 use Cathedra\Core\Rules\PaperSides;
 use OpenApi\Attributes as OA;
@@ -26,6 +28,9 @@ use OpenApi\Attributes as OA;
             'price',
             'tags',
             'scrap',
+            'size',
+            'square',
+            'strip',
         ],
     ),
 ]
@@ -63,6 +68,35 @@ final readonly class StockData
         public ?float $price,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $tags,
         #[OA\Property(description: 'to be used up first where a lesson prefers that')] public bool $scrap,
+        #[OA\Property(description: 'its sides, for reading')] public string $size,
+        #[OA\Property(description: 'the square, for reading')] public string $square,
+        #[OA\Property(description: 'the width of the strip, for reading')] public string $strip,
     ) {
+    }
+
+    public static function of(Stock $stock, Measure $measure): self
+    {
+        $squaring = Squaring::of($stock->width_mm, $stock->height_mm);
+
+        return new self(
+            $stock->id,
+            $stock->name,
+            $stock->width_mm,
+            $stock->height_mm,
+            $stock->grammage,
+            $stock->count,
+            round($squaring->side, 3),
+            round($squaring->strip, 3),
+            $stock->kind,
+            $stock->sides,
+            $stock->trim_mm,
+            $stock->version,
+            $stock->price,
+            $stock->tags ?? [],
+            $stock->scrap,
+            $measure->area($stock->width_mm, $stock->height_mm),
+            $measure->say($squaring->side),
+            $measure->say($squaring->strip),
+        );
     }
 }

@@ -498,13 +498,23 @@ final class PaperBenchTest extends TestCase
         [, , $id] = $this->planned('square-box', 30, ['side_mm' => 200]);
         // Length and width are side / (2 sqrt 2), the height half of that.
         $model = $this->getJson("/api/lessons/$id")->json('paper.models.0');
-        self::assertEqualsWithDelta(
-            [200 / 2 / M_SQRT2, 200 / 2 / M_SQRT2, 200 / 4 / M_SQRT2],
-            [...$model['finished_mm'], $model['height_mm']],
-            0.06,
-        );
+        // 200 / 2.828 = 70.71, half of it 35.36; nothing is said to be longer than it is.
+        self::assertSame(['70.7 × 70.7 mm', '35.3 mm'], [$model['finished'], $model['height']]);
         [, , $id] = $this->planned('whale', 30, ['side_mm' => 148]);
-        self::assertNull($this->getJson("/api/lessons/$id")->json('paper.models.0.height_mm'));
+        self::assertNull($this->getJson("/api/lessons/$id")->json('paper.models.0.height'));
+    }
+
+    public function testLengthsAreSaidByTheCoreInTheUnitsOfTheLead(): void
+    {
+        [$user, , $id] = $this->planned('square-box', 30, ['side_mm' => 148.5]);
+        $user->update(['unit' => 'in']);
+        // 148.5 mm are 5.846 in: 5 13/16 is the last mark before; 210 mm 8 1/4 (8.268), 297 mm 11 11/16 (11.693).
+        $paper = $this->actingAs($user->refresh())->getJson("/api/lessons/$id")->json('paper');
+        self::assertSame('5 13/16 in', $paper['side']);
+        self::assertEqualsWithDelta(148.5, $paper['side_mm'], 1e-9, 'the exact length stays beside the text');
+        self::assertSame('8 1/4 × 11 11/16 in', $paper['stock']['size']);
+        self::assertSame('5 13/16', $paper['patterns'][0]['squares'][0]['side']);
+        self::assertSame('8 1/4 in', $paper['largest']);
     }
 
     public function testAPlanIsWorkedOutOnceAndAnewWhenTheQuestionChanges(): void

@@ -999,10 +999,14 @@ export interface components {
             width_mm: number;
             /** Format: float */
             height_mm: number;
+            /** @description of the sheet, for reading */
+            size: string;
             squares: {
                 x_mm: number;
                 y_mm: number;
                 side_mm: number;
+                /** @description without its unit */
+                side: string;
             }[];
             /** @description cuts, numbered in their order */
             lines: {
@@ -1016,6 +1020,7 @@ export interface components {
             offcuts: {
                 width_mm: number;
                 height_mm: number;
+                size: string;
                 count: number;
             }[];
             /** @description cuts made in all, alike pieces in stacks */
@@ -1027,10 +1032,13 @@ export interface components {
             model: string;
             /** Format: float */
             side_mm: number;
+            /** @description for reading */
+            side: string;
             predicted: {
                 name: string;
                 title: string;
                 mm: number;
+                text: string;
             }[];
             /**
              * @description the body that is measured
@@ -1047,6 +1055,7 @@ export interface components {
                 learner: number;
                 name: string;
                 mm: number;
+                text: string;
                 difference_mm: number;
                 why: string;
             }[];
@@ -1083,6 +1092,7 @@ export interface components {
                 pieces: {
                     title: string;
                     side_mm: number;
+                    side: string;
                     count: number;
                     uncut: boolean;
                 }[];
@@ -1112,18 +1122,18 @@ export interface components {
             }[];
             /** @enum {string} */
             method: "scissors" | "trimmer" | "tear";
-            /** @description each model with the square it gets; wanted: null is the largest */
+            /** @description each model with the square it gets and the size it ends up with */
             models: {
                 slug: string;
                 title: string;
                 side_mm: number;
-                wanted_mm: number | null;
+                side: string;
                 sets: number;
                 spares: number;
                 uncut: boolean;
-                finished_mm: components["schemas"]["Pair"];
+                finished: string;
                 /** @description null: it lies flat */
-                height_mm: number | null;
+                height: string | null;
                 will_fold: components["schemas"]["WillFoldData"];
             }[];
             /**
@@ -1131,16 +1141,19 @@ export interface components {
              * @description of the first model that is cut, or the shorter side of the uncut sheet
              */
             side_mm: number;
-            /**
-             * Format: float
-             * @description the largest square the first paper gives
-             */
-            largest_mm: number;
+            side: string;
+            /** @description of that square, from corner to corner */
+            diagonal: string;
+            /** @description the largest square the first paper gives */
+            largest: string;
             /** @description one square per sheet by folding a corner over */
             by_diagonal: boolean;
             /** Format: float */
             strip_mm: number;
-            further_mm: number[];
+            /** @description what is cut off, its two sides */
+            strip: string;
+            /** @description further squares of the strip, one after the other */
+            further: string;
             spare_reason: string;
             /** @description of all paper together */
             sheets: number;
@@ -1154,6 +1167,7 @@ export interface components {
             pieces: {
                 title: string;
                 side_mm: number;
+                side: string;
                 count: number;
                 uncut: boolean;
             }[];
@@ -1165,6 +1179,7 @@ export interface components {
                 stock: string;
                 width_mm: number;
                 height_mm: number;
+                size: string;
                 sheets: number;
             }[];
             /** @description proven to be the best by what is put first */
@@ -1189,11 +1204,8 @@ export interface components {
             problem: string | null;
             /** @description sets for the lead, in the count */
             practice: number;
-            /**
-             * Format: float
-             * @description the biggest square everybody can have from this paper; null when there is not even that, or for several sizes
-             */
-            largest_for_all_mm: number | null;
+            /** @description the biggest square everybody can have from this paper; null when there is not even that, or for several sizes */
+            largest_for_all: string | null;
             /** @description pictures of squaring by the diagonal fold; empty where squares are cut otherwise */
             squaring: components["schemas"]["Drawing"][];
         };
@@ -1255,6 +1267,12 @@ export interface components {
             tags: string[];
             /** @description to be used up first where a lesson prefers that */
             scrap: boolean;
+            /** @description its sides, for reading */
+            size: string;
+            /** @description the square, for reading */
+            square: string;
+            /** @description the width of the strip, for reading */
+            strip: string;
         };
         StockInput: {
             name: string;
@@ -2480,7 +2498,9 @@ export interface operations {
                 content: {
                     "application/json": {
                         length_mm: number;
+                        length: string;
                         drop_mm: number;
+                        drop: string;
                         beads: number;
                         weight_g: number;
                         lessons: number | null;

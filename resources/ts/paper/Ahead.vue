@@ -5,11 +5,9 @@ import { useI18n } from 'vue-i18n'
 import { answer, client } from '../api/client'
 import AskState from '../parts/AskState.vue'
 import { clock, day } from '../parts/clock'
-import { useMeasure } from '../parts/measure'
 
 /** What all lessons ahead take together: enough or not, where it runs out, what to buy. */
 const { t } = useI18n()
-const { say } = useMeasure()
 const until = ref('')
 const ahead = useQuery({
   queryKey: ['paper-ahead', until],
@@ -103,7 +101,7 @@ const held = (s: { sheets: number; have: number | null }) =>
                 {{
                   l.problem
                     ? t('ahead.problem')
-                    : l.pieces.map((p) => (p.uncut ? p.title : `${p.count} × ${say(p.side_mm)}`)).join(', ')
+                    : l.pieces.map((p) => (p.uncut ? p.title : `${p.count} × ${p.side}`)).join(', ')
                 }}
               </td>
               <td>

@@ -16,7 +16,7 @@ const needs = usePaperNeeds()
 const needOf = (id: number) => needs.data.value?.find((n) => n.stock === id)
 const cache = useQueryClient()
 const log = ref<{ stock: number; changes: StockChangeData[] } | null>(null)
-const { unit, say } = useMeasure()
+const { unit } = useMeasure()
 /** As the account knows them; the fields come from there too. */
 const units = computed(() => me.data.value?.units ?? [])
 async function read(chosen: string) {
@@ -74,7 +74,7 @@ async function remove(stock: StockData) {
           <span
             ><b class="name">{{ stock.name }}</b
             ><br /><span class="quiet"
-              >{{ say(stock.width_mm, stock.height_mm)
+              >{{ stock.size
               }}<template v-if="stock.grammage">, {{ stock.grammage }} {{ t('cupboard.grammage') }}</template
               >, {{ t(`cupboard.kind_${stock.kind}`) }}, {{ t(`cupboard.sides_${stock.sides}`)
               }}<template v-if="stock.price"
@@ -88,7 +88,7 @@ async function remove(stock: StockData) {
             ></span
           >
           <span
-            >{{ t('cupboard.gives', { side: say(stock.square_mm), strip: say(stock.strip_mm) })
+            >{{ t('cupboard.gives', { side: stock.square, strip: stock.strip })
             }}<template v-if="needOf(stock.id)"
               ><br /><b :class="(needOf(stock.id)?.short ?? 0) > 0 ? 'warn' : 'good'">{{
                 t((needOf(stock.id)?.short ?? 0) > 0 ? 'cupboard.needShort' : 'cupboard.need', {

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useMeasure } from '../parts/measure'
 
 /**
  * A sheet with its squares and the numbered cuts, to scale; the rest stays paper-coloured. Lengths in mm, y from the
@@ -9,7 +8,8 @@ import { useMeasure } from '../parts/measure'
 const props = defineProps<{
   width: number
   height: number
-  squares: { x_mm: number; y_mm: number; side_mm: number }[]
+  size: string
+  squares: { x_mm: number; y_mm: number; side_mm: number; side: string }[]
   lines?: { n: number; from: [number, number] | number[]; to: [number, number] | number[] }[]
   title: string
   byDiagonal?: boolean
@@ -21,7 +21,6 @@ const box = computed(() => {
   const rim = m + 4 * unit.value
   return [-rim, -rim, props.width + 2 * rim, props.height + 2 * rim + 4 * unit.value].join(' ')
 })
-const { plain, say } = useMeasure()
 const up = (y: number) => props.height - y
 /**
  * The number of a cut stands at the end where it begins; where there are very many, only at the first of those made
@@ -60,7 +59,7 @@ const cuts = computed(() =>
         :font-size="Math.min(6 * unit, square.side_mm / 4)"
         font-weight="700"
         fill="#fff">
-        {{ plain(square.side_mm) }}
+        {{ square.side }}
       </text>
     </g>
     <g v-for="(cut, i) in cuts" :key="`c${i}`">
@@ -110,10 +109,10 @@ const cuts = computed(() =>
       dominant-baseline="middle"
       :font-size="4.2 * unit"
       fill="#4A5B62">
-      {{ strip }} {{ plain(height - width) }}
+      {{ strip }}
     </text>
     <text :x="width / 2" :y="height + 7 * unit" text-anchor="middle" :font-size="4.6 * unit" fill="#17252D">
-      {{ say(width, height) }}
+      {{ size }}
     </text>
   </svg>
 </template>

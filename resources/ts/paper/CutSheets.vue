@@ -23,6 +23,7 @@ const stockOf = (pattern: CutPatternData) => props.stocks.find((s) => s.name ===
       <CutDrawing
         :width="pattern.width_mm"
         :height="pattern.height_mm"
+        :size="pattern.size"
         :squares="pattern.squares"
         :lines="pattern.lines"
         :title="t('paper.drawing', { name: pattern.stock })" />
@@ -35,6 +36,7 @@ const stockOf = (pattern: CutPatternData) => props.stocks.find((s) => s.name ===
             v-if="stockOf(pattern) !== undefined"
             :stock="stockOf(pattern) ?? 0"
             :count="pattern.times * offcut.count"
+            :size="offcut.size"
             :width="offcut.width_mm"
             :height="offcut.height_mm"
         /></template>

@@ -3,12 +3,10 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { answer, client } from '../api/client'
-import { useMeasure } from '../parts/measure'
 
 /** What is left of a sheet goes back into the cupboard as paper of its own, to be used up first. */
-const props = defineProps<{ stock: number; count: number; width: number; height: number }>()
+const props = defineProps<{ stock: number; count: number; size: string; width: number; height: number }>()
 const { t } = useI18n()
-const { say } = useMeasure()
 const cache = useQueryClient()
 const kept = ref(false)
 const error = ref('')
@@ -34,7 +32,7 @@ async function keep() {
   <p class="no-print">
     <span v-if="kept" class="good" role="status">{{ t('paper.kept', { n: count }, count) }}</span>
     <v-btn v-else variant="text" height="44" class="keep" @click="keep">{{
-      t('paper.keepOffcut', { n: count, size: say(width, height) }, count)
+      t('paper.keepOffcut', { n: count, size }, count)
     }}</v-btn>
     <span v-if="error" class="warn" role="alert">{{ error }}</span>
   </p>

@@ -11,7 +11,7 @@ import { useMeasure } from '../parts/measure'
  */
 const props = defineProps<{ lesson: LessonData }>()
 const { t } = useI18n()
-const { unit, say } = useMeasure()
+const { unit } = useMeasure()
 const cache = useQueryClient()
 const key = ['measures', props.lesson.card.id]
 const measures = useQuery({
@@ -43,8 +43,8 @@ async function read(learner: number, name: string, value: string) {
   <section v-if="measures.data.value && measures.data.value.predicted.length > 0" class="stack">
     <h2>{{ t('measures.title') }}</h2>
     <p>
-      {{ t('measures.from', { side: say(measures.data.value.side_mm) }) }}
-      <b>{{ measures.data.value.predicted.map((p) => `${p.title} ${say(p.mm)}`).join(', ') }}</b><template
+      {{ t('measures.from', { side: measures.data.value.side }) }}
+      <b>{{ measures.data.value.predicted.map((p) => `${p.title} ${p.text}`).join(', ') }}</b><template
         v-if="measures.data.value.volume"
         >,
         {{
@@ -66,7 +66,7 @@ async function read(learner: number, name: string, value: string) {
             <th scope="row">{{ learner.name }}</th>
             <td v-for="p in measures.data.value.predicted" :key="p.name">
               <input
-                :value="of(learner.id, p.name) ? say(of(learner.id, p.name)?.mm ?? 0) : ''"
+                :value="of(learner.id, p.name)?.text ?? ''"
                 :aria-label="`${learner.name}, ${p.title}`"
                 :placeholder="unit"
                 @change="read(learner.id, p.name, ($event.target as HTMLInputElement).value)" />

@@ -18,7 +18,7 @@ const { t } = useI18n()
 const stocks = useStocks()
 const save = useSaveLesson()
 const paper = computed(() => props.lesson.paper)
-const { unit, say, plain } = useMeasure()
+const { unit, plain } = useMeasure()
 
 const wanted = (mm: number | null) => (mm === null ? '' : plain(mm))
 const l = props.lesson
@@ -85,20 +85,19 @@ const title = computed(() => {
     })
   const name = taken[0]?.name ?? p.stock.name
   if (p.patterns.length === 0) return t('paper.titleUncut', { n: p.sheets, name })
-  if (p.by_diagonal) return t('paper.titleOne', { n: p.sheets, name, side: say(p.side_mm) })
+  if (p.by_diagonal) return t('paper.titleOne', { n: p.sheets, name, side: p.side })
   const cut = p.pieces.filter((piece) => !piece.uncut)
   if (p.uncut.length === 0 && cut.length === 1 && p.patterns.length === 1)
     return t('paper.title', { n: p.sheets, name, per: p.patterns[0]?.squares.length ?? 0 })
   return t('paper.titleSeveral', {
     n: p.sheets,
     list:
-      [...p.uncut.map((u) => u.title), ...cut.map((piece) => `${piece.count} × ${say(piece.side_mm)}`)].join(', ') +
+      [...p.uncut.map((u) => u.title), ...cut.map((piece) => `${piece.count} × ${piece.side}`)].join(', ') +
       ` (${name})`,
   })
 })
 const finished = (m: NonNullable<typeof paper.value>['models'][number]) => {
-  const size =
-    m.height_mm === null ? say(...m.finished_mm) : t('shelf.form', { base: say(...m.finished_mm), h: say(m.height_mm) })
+  const size = m.height === null ? m.finished : t('shelf.form', { base: m.finished, h: m.height })
   return (paper.value?.models.length ?? 0) > 1
     ? t('paper.finishedOf', { title: m.title, size })
     : t('paper.finished', { size })
@@ -108,7 +107,7 @@ const have = (take: { name: string; have: number | null; short: number }) =>
     ? t('paper.plentyOf', { name: take.name })
     : t(take.short > 0 ? 'paper.shortOf' : 'paper.enoughOf', { name: take.name, have: take.have, short: take.short })
 const stockItems = computed(() =>
-  (stocks.data.value ?? []).map((s) => ({ value: s.id, title: `${s.name}, ${say(s.width_mm, s.height_mm)}` })),
+  (stocks.data.value ?? []).map((s) => ({ value: s.id, title: `${s.name}, ${s.size}` })),
 )
 </script>
 
@@ -141,8 +140,8 @@ const stockItems = computed(() =>
           </p>
           <p v-if="model.will_fold.notes.length" class="quiet">{{ model.will_fold.notes.join(' ') }}</p>
         </div>
-        <p v-if="paper.largest_for_all_mm" class="quiet">
-          {{ t('paper.forAll', { n: say(paper.largest_for_all_mm) }) }}
+        <p v-if="paper.largest_for_all" class="quiet">
+          {{ t('paper.forAll', { n: paper.largest_for_all }) }}
         </p>
         <p v-if="paper.prepare.start_by" class="begin">
           <b>{{
@@ -163,6 +162,7 @@ const stockItems = computed(() =>
                 class="small"
                 :width="sheet.width_mm"
                 :height="sheet.height_mm"
+                :size="sheet.size"
                 :squares="[]"
                 :title="t('paper.drawing', { name: sheet.stock })" />
             </figure>
@@ -170,9 +170,10 @@ const stockItems = computed(() =>
               v-if="paper.by_diagonal && paper.patterns[0]"
               :width="paper.stock.width_mm"
               :height="paper.stock.height_mm"
+              :size="paper.stock.size"
               :squares="paper.patterns[0].squares"
               by-diagonal
-              :strip="t('paper.strip')"
+              :strip="`${t('paper.strip')} ${paper.stock.strip}`"
               :title="t('paper.drawing', { name: paper.stock.name })" />
             <CutSheets v-else :patterns="paper.patterns" :stocks="paper.takes" />
             <p v-if="paper.patterns.length" :class="paper.optimal ? 'good' : 'quiet'">
@@ -196,22 +197,22 @@ const stockItems = computed(() =>
               v-if="paper.patterns.length"
               class="no-print"
               :side="paper.side_mm"
+              :diagonal="paper.diagonal"
               :model="lesson.card.model" />
             <p v-for="model in paper.models" :key="model.slug">
               <b>{{ finished(model) }}</b>
             </p>
             <p v-if="paper.by_diagonal && paper.strip_mm > 0" class="quiet">
-              {{ t('paper.offcut', { size: say(paper.strip_mm, paper.side_mm) }) }}.
+              {{ t('paper.offcut', { size: paper.strip }) }}.
               {{
-                paper.further_mm.length
-                  ? t('paper.further', { list: paper.further_mm.map((mm) => say(mm)).join(', ') })
-                  : ''
+                paper.further ? t('paper.further', { list: paper.further }) : ''
               }}
             </p>
             <KeepOffcut
               v-if="paper.by_diagonal && Math.min(paper.strip_mm, paper.side_mm) >= 40 && paper.takes[0]"
               :stock="paper.takes[0].stock"
               :count="paper.sheets"
+              :size="paper.strip"
               :width="paper.strip_mm"
               :height="paper.side_mm" />
           </div>
@@ -256,7 +257,7 @@ const stockItems = computed(() =>
           v-model="form.sides[i]"
           :label="lesson.models.length > 1 ? t('paper.sideOf', { title: model.title }) : t('paper.side')"
           inputmode="decimal"
-          :hint="paper ? t('paper.largest', { n: say(paper.largest_mm) }) : ''"
+          :hint="paper ? t('paper.largest', { n: paper.largest }) : ''"
           persistent-hint
           :error-messages="sideError(i)" />
       </template>

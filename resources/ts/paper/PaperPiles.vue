@@ -2,7 +2,6 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { StockData } from '../api/client'
-import { useMeasure } from '../parts/measure'
 
 /**
  * The paper of the cupboard laid out on the table, all to one scale; a pile is taken by pressing it, with so many
@@ -11,7 +10,6 @@ import { useMeasure } from '../parts/measure'
 const props = defineProps<{ stocks: StockData[]; taken: Record<number, { on: boolean; count: string }> }>()
 defineEmits<{ take: [id: number, on: boolean]; count: [id: number, count: string] }>()
 const { t } = useI18n()
-const { say } = useMeasure()
 const most = computed(() => Math.max(1, ...props.stocks.map((s) => Math.max(s.width_mm, s.height_mm))))
 const scale = (mm: number) => (mm / most.value) * 112
 </script>
@@ -34,7 +32,7 @@ const scale = (mm: number) => (mm / most.value) * 112
           <b>{{ s.name }}</b></span
         >
         <small
-          >{{ say(s.width_mm, s.height_mm) }}<template v-if="s.scrap">, {{ t('cupboard.scrapSign') }}</template></small
+          >{{ s.size }}<template v-if="s.scrap">, {{ t('cupboard.scrapSign') }}</template></small
         >
       </label>
       <input

@@ -5,9 +5,9 @@ import { answer, client, Problem } from '../api/client'
 import { useMeasure } from '../parts/measure'
 
 /** Is it square? Measure both diagonals. */
-const props = defineProps<{ side: number; model: string }>()
+const props = defineProps<{ side: number; diagonal: string; model: string }>()
 const { t } = useI18n()
-const { unit, say } = useMeasure()
+const { unit } = useMeasure()
 const first = ref('')
 const second = ref('')
 const result = ref<{ passes: boolean; text: string } | null>(null)
@@ -39,7 +39,7 @@ async function check() {
 <template>
   <form class="stack" novalidate @submit.prevent="check">
     <h2>{{ t('square.title') }}</h2>
-    <p class="quiet">{{ t('square.how', { diagonal: say(side * Math.SQRT2) }) }}</p>
+    <p class="quiet">{{ t('square.how', { diagonal }) }}</p>
     <div class="row">
       <v-text-field
         v-model="first"

@@ -8,7 +8,7 @@ import { useMeasure } from '../parts/measure'
 /** A sheet for each learner: measure the finished model, compare it with what the sheet of paper promised, say why. */
 const props = defineProps<{ lesson: LessonData }>()
 const { t } = useI18n()
-const { unit, say } = useMeasure()
+const { unit } = useMeasure()
 const measures = useQuery({
   queryKey: ['measures', props.lesson.card.id],
   queryFn: () =>
@@ -41,7 +41,7 @@ const print = () => window.print()
           {{ t('worksheet.name') }} <b>{{ learner.name }}</b>
         </p>
         <h2>{{ t('worksheet.title', { model: measures.data.value.model }) }}</h2>
-        <p>{{ t('worksheet.from', { side: say(measures.data.value.side_mm) }) }} {{ t('worksheet.measure') }}</p>
+        <p>{{ t('worksheet.from', { side: measures.data.value.side }) }} {{ t('worksheet.measure') }}</p>
         <table>
           <thead>
             <tr>
@@ -55,7 +55,7 @@ const print = () => window.print()
             <tr v-for="p in measures.data.value.predicted" :key="p.name">
               <th scope="row">{{ p.title }}</th>
               <td></td>
-              <td>{{ say(p.mm) }}</td>
+              <td>{{ p.text }}</td>
               <td></td>
             </tr>
           </tbody>

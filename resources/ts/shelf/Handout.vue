@@ -7,14 +7,12 @@ import { answer, client, type ModelData, type StepData, type Ways } from '../api
 import { useModel, useProgramme } from '../api/queries'
 import AskState from '../parts/AskState.vue'
 import Leaves from '../parts/Leaves.vue'
-import { useMeasure } from '../parts/measure'
 import HandoutField from './HandoutField.vue'
 
 /** The steps of a model, or of all models of a lesson, on leaves of paper: drawn in grey, said as on the stage. */
 const props = defineProps<{ slug?: string; id?: number }>()
 const { t } = useI18n()
 const route = useRoute()
-const { say } = useMeasure()
 /** From the shelf: the ways as the address names them ("base:squash"). */
 const ways = computed<Ways>(() =>
   Object.fromEntries(
@@ -61,7 +59,7 @@ const of = (model: ModelData, steps: StepData[]): Cell[] => [
 /** The side of the lesson's square, where paper is chosen. */
 const side = (model: ModelData) => {
   const found = lesson.value?.paper?.models.find((one) => one.slug === model.summary.slug)
-  return found ? t(found.uncut ? 'handout.sheet' : 'handout.square', { side: say(found.side_mm) }) : ''
+  return found ? t(found.uncut ? 'handout.sheet' : 'handout.square', { side: found.side }) : ''
 }
 const begin = (model: ModelData) =>
   `${side(model)} ${t('handout.up', { side: t(model.side_up === 'front' ? 'stage.front' : 'stage.back2side') })}`.trim()

@@ -8,7 +8,7 @@ import { decimal, fromDecimal, useMeasure } from '../parts/measure'
 /** Finished models on a string: how long to cut it, what it weighs, how many lessons until the goal. */
 const props = defineProps<{ model: string }>()
 const { t } = useI18n()
-const { unit, say } = useMeasure()
+const { unit } = useMeasure()
 const models = ref(10)
 const gap = ref(25)
 const typedGap = computed({
@@ -52,8 +52,8 @@ const string = useQuery({
     <p v-if="string.data.value" role="status">
       {{
         t('string.answer', {
-          length: say(string.data.value.length_mm),
-          drop: say(string.data.value.drop_mm),
+          length: string.data.value.length,
+          drop: string.data.value.drop,
           beads: string.data.value.beads,
           weight: string.data.value.weight_g,
         })

@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Paper;
+
+use App\Lessons\Programme;
+use App\Lessons\ProgrammeItem;
+use App\Models\Lesson;
+use App\Shelf\ModelFacts;
+use App\Support\LibraryFiles;
+use Cathedra\Core\Paper\LessonPaper;
+use Cathedra\Core\Paper\WillItFold;
+
+/** What a lesson's paper makes of its models: the square each gets, what it ends up as, and whether it will fold. */
+final readonly class ModelsOnPaper
+{
+    public function __construct(
+        private LibraryFiles $files,
+        private Measure $measure,
+        private PaperAdvice $advice,
+    ) {
+    }
+
+    /**
+     * @return list<array{slug: string, title: string, side_mm: float, side: string, sets: int, spares: int,
+     *     uncut: bool, finished: string, height: string|null, will_fold: WillFoldData}>
+     */
+    public function of(Lesson $lesson, LessonPaper $paper, Programme $programme): array
+    {
+        $models = [];
+        foreach ($programme->items as $m => $item) {
+            $of = $paper->models[$m];
+            $models[] = [
+                'slug' => $item->slug,
+                'title' => $item->facts->title,
+                'side_mm' => $paper->sides[$m],
+                'side' => $this->measure->say($paper->sides[$m]),
+                'sets' => $of->sets(),
+                'spares' => $of->spares,
+                'uncut' => $of->uncut(),
+                ...$this->finished($item->facts, $paper->sides[$m]),
+                'will_fold' => $this->willFold($lesson, $paper, $m, $item),
+            ];
+        }
+
+        return $models;
+    }
+
+    /** @return array{finished: string, height: string|null} lying flat, or length, width and height of a form */
+    private function finished(ModelFacts $model, float $side): array
+    {
+        $of = $model->measures;
+
+        return isset($of['width'], $of['depth'], $of['height'])
+            ? [
+                'finished' => $this->measure->area($of['width'] * $side, $of['depth'] * $side),
+                'height' => $this->measure->say($of['height'] * $side),
+            ]
+            : [
+                'finished' => $this->measure->area($model->width_per_side * $side, $model->height_per_side * $side),
+                'height' => null,
+            ];
+    }
+
+    /** From every paper its squares are cut of: the worst of them counts. */
+    private function willFold(Lesson $lesson, LessonPaper $paper, int $m, ProgrammeItem $item): WillFoldData
+    {
+        $judged = [];
+        foreach ($paper->stocksOf($m) as $stock) {
+            $record = $lesson->papers()[$stock];
+            $judged[$record->name] = $this->advice->willFold(
+                $record,
+                $item->facts,
+                $lesson->group->age_band,
+                $paper->sides[$m],
+            );
+        }
+        if (count($judged) === 1) {
+            return reset($judged);
+        }
+        uasort(
+            $judged,
+            static fn (WillFoldData $a, WillFoldData $b): int => array_search(
+                $b->verdict,
+                WillItFold::VERDICTS,
+                true,
+            ) <=> array_search($a->verdict, WillItFold::VERDICTS, true),
+        );
+        $words = $this->files->words();
+        $worst = reset($judged) ?: throw new \LogicException('A model is cut from some paper.');
+        $from = static fn (array $lists): array => array_values(
+            array_unique(
+                array_map(
+                    static fn (string $name, array $said): string => $words->say('paper', 'fold-from', [
+                        'name' => $name,
+                        'text' => implode(' ', $said),
+                    ]),
+                    array_keys($lists),
+                    $lists,
+                ),
+            ),
+        );
+
+        return new WillFoldData(
+            $worst->verdict,
+            $worst->side_mm,
+            $worst->stack_mm,
+            $worst->narrowest_mm,
+            $from(array_map(static fn (WillFoldData $w): array => $w->reasons, $judged)),
+            $from(array_filter(array_map(static fn (WillFoldData $w): array => $w->notes, $judged))),
+        );
+    }
+
+    public function spares(LessonPaper $paper, Programme $programme): string
+    {
+        $words = $this->files->words();
+        $rules = $this->files->paperRules();
+        $said = [];
+        foreach ($paper->models as $m => $model) {
+            $text = $words->say('paper', 'spares', ['n' => $model->spares,
+                'learners' => $model->learners,
+                'difficulty' => $programme->items[$m]->facts->difficulty,
+                'risk' => (int) (100 * $rules->spareRisk),
+            ]);
+            $said[] =
+                count($paper->models) === 1
+                    ? $text
+                    : $words->say('paper', 'spares-of', ['title' => $model->title, 'text' => $text]);
+        }
+
+        return implode(' ', $said).' '.$words->say('paper', 'practice', ['n' => $rules->practice]);
+    }
+}
