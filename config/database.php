@@ -12,14 +12,18 @@ return [
             'database' => env('DB_DATABASE', 'cathedra'),
             'username' => env('DB_USERNAME', 'cathedra'),
             'password' => env('DB_PASSWORD', ''),
-            'charset' => 'utf8mb4',
-            'collation' => 'utf8mb4_unicode_ci',
             'prefix' => '',
-            'strict' => true,
             'engine' => null,
             'use_db_after_connecting' => false, // the address of the connection names it already
-            // With CATHEDRA_DB_KEEP each worker keeps its connection; PHP rolls back what a request left open.
-            'options' => [PDO::ATTR_TIMEOUT => 5, PDO::ATTR_PERSISTENT => (bool) env('CATHEDRA_DB_KEEP', false)],
+            // With CATHEDRA_DB_KEEP each worker keeps its connection; PHP rolls back what a request left open. What the
+            // framework would set anew for every request (charset, strict) is therefore set once, on connecting.
+            'options' => [
+                PDO::ATTR_TIMEOUT => 5,
+                PDO::ATTR_PERSISTENT => (bool) env('CATHEDRA_DB_KEEP', false),
+                PDO::MYSQL_ATTR_INIT_COMMAND => "SET NAMES 'utf8mb4' COLLATE 'utf8mb4_unicode_ci', SESSION sql_mode='"
+                    .'ONLY_FULL_GROUP_BY,STRICT_TRANS_TABLES,NO_ZERO_IN_DATE,NO_ZERO_DATE,ERROR_FOR_DIVISION_BY_ZERO,'
+                    ."NO_ENGINE_SUBSTITUTION'",
+            ],
         ],
     ],
 ];

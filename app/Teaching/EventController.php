@@ -15,10 +15,6 @@ final class EventController extends Controller
 {
     private const MOST = 4294967295;
 
-    public function __construct(private readonly LessonLog $log)
-    {
-    }
-
     /**
      * Every device asks every few seconds, and mostly nothing is new: one look at the lesson's row tells, without
      * making a lesson of it.
@@ -27,12 +23,12 @@ final class EventController extends Controller
      */
     public function index(Request $request, string $log): JsonResponse
     {
-        $newest = $this->log->newest((int) $log, $this->user($request)->organisation_id);
+        $newest = NewEvents::newest((int) $log, $this->user($request)->organisation_id);
         $after = self::after($request->query('after', '0'));
 
         return response()->json($newest <= $after
             ? LogData::nothingNew($newest)
-            : $this->log->since(Lesson::query()->findOrFail((int) $log), $after));
+            : NewEvents::after(Lesson::query()->findOrFail((int) $log), $after));
     }
 
     /** In plain PHP: setting the framework's validator up costs as much as the answer. */
@@ -45,10 +41,10 @@ final class EventController extends Controller
             ]);
     }
 
-    public function store(EventRequest $request, Lesson $lesson): JsonResponse
+    public function store(EventRequest $request, Lesson $lesson, LessonLog $log): JsonResponse
     {
-        $lesson = $this->log->append($lesson, $this->user($request), $request->events());
+        $lesson = $log->append($lesson, $this->user($request), $request->events());
 
-        return response()->json($this->log->since($lesson, (int) $request->validated('after')));
+        return response()->json(NewEvents::after($lesson, (int) $request->validated('after')));
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Teaching;
 
-use App\Bin\InTheBin;
 use App\Lessons\Programme;
 use App\Models\Lesson as Record;
 use App\Models\User;
@@ -22,8 +21,6 @@ use Cathedra\Core\Lesson\Outcome;
 use Cathedra\Core\Lesson\Outcomes;
 use Cathedra\Core\Lesson\Slot;
 use Cathedra\Core\Lesson\Standing;
-use Illuminate\Database\Eloquent\ModelNotFoundException;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
 /**
@@ -52,38 +49,7 @@ final readonly class LessonLog
     {
         [$events, $names] = EventRows::after($record, 0);
 
-        return [Log::of($events), self::data($record, $events, $names)];
-    }
-
-    /**
-     * The number of the newest event of a lesson.
-     *
-     * @throws ModelNotFoundException when the organisation has no such lesson
-     * @throws InTheBin
-     */
-    public function newest(int $lesson, int $organisation): int
-    {
-        $row = DB::table('lessons')->where('id', $lesson)->where('organisation_id', $organisation)
-            ->first(['newest', 'deleted_at']) ?? throw new ModelNotFoundException();
-
-        return $row->deleted_at === null ? (int) $row->newest : throw new InTheBin();
-    }
-
-    /** What is new after a number; one look at the lesson's row when nothing is. */
-    public function since(Record $record, int $number): LogData
-    {
-        return self::data($record, ...$record->newest > $number ? EventRows::after($record, $number) : [[], []]);
-    }
-
-    /**
-     * @param  list<Event>  $events
-     * @param  array<string, string>  $names
-     */
-    private static function data(Record $record, array $events, array $names): LogData
-    {
-        $data = array_map(static fn (Event $e): EventData => EventData::of($e, $names[$e->key] ?? null), $events);
-
-        return new LogData($record->newest, CarbonImmutable::now()->getTimestampMs(), $data);
+        return [Log::of($events), NewEvents::data($record, $events, $names)];
     }
 
     /**
