@@ -19,7 +19,7 @@ final readonly class Quota
     /** Requests a minute: far above what eight devices of one account send in a lesson. */
     public const PER_MINUTE = 3000;
 
-    public function __construct(private string $folder)
+    public function __construct(public string $folder)
     {
     }
 

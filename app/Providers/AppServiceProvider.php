@@ -28,7 +28,10 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->singleton(ModelShelf::class);
         $this->app->singleton(PaperPlans::class);
-        $this->app->when(Quota::class)->needs('$folder')->give(storage_path('framework/quota'));
+        // Accounts are numbered by their database: tests beside a running application count for themselves.
+        $this->app->when(Quota::class)->needs('$folder')->give(static fn (): string => storage_path(
+            'framework/quota/'.hash('xxh32', (string) json_encode(config('database.connections.mariadb'))),
+        ));
         $this->app->singleton(
             LibraryFiles::class,
             static fn (Application $app): LibraryFiles => new LibraryFiles(

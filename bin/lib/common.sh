@@ -130,6 +130,7 @@ db_start() {
     db_run "$1" "$2"
     mariadb --no-defaults --socket="$_sock" -e "
         CREATE DATABASE IF NOT EXISTS \`$3\`;
+        ALTER DATABASE \`$3\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
         CREATE USER IF NOT EXISTS 'cathedra'@'127.0.0.1';
         ALTER USER 'cathedra'@'127.0.0.1' IDENTIFIED BY '$4';
         GRANT ALL ON \`$3\`.* TO 'cathedra'@'127.0.0.1'; GRANT ALL ON \`$3\\_%\`.* TO 'cathedra'@'127.0.0.1';" \

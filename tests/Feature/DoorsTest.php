@@ -98,7 +98,7 @@ final class DoorsTest extends TestCase
     public function testWhoAsksTooOftenIsToldWhenToAskAgain(): void
     {
         $this->actingAs($lead = $this->lead());
-        $folder = storage_path('framework/quota');
+        $folder = app(Quota::class)->folder;
         $whose = hash('xxh128', (string) $lead->id);
         (new Filesystem)->ensureDirectoryExists($folder);
         foreach ([0, 1] as $later) { // also if the minute turns between
