@@ -34,6 +34,7 @@ Route::middleware(['auth', 'limits', 'quota'])->group(function (): void {
     Route::get('models', [ModelController::class, 'index']);
     Route::get('models/{model}', [ModelController::class, 'show']);
     Route::get('models/{model}/ways', WaysController::class);
+    Route::put('models/{model}/ways', [WaysController::class, 'keep']);
     Route::get('models/{model}/steps/{step}.svg', [ModelController::class, 'picture'])->where('step', '[0-9]{1,3}');
     Route::get('models/{model}/creases.svg', [ModelController::class, 'pattern']);
     Route::get('models/{model}/fold', [ModelController::class, 'fold']);
@@ -61,6 +62,7 @@ Route::middleware(['auth', 'limits', 'quota'])->group(function (): void {
 
     Route::apiResource('lessons', LessonController::class);
     Route::put('lessons/{lesson}/ticks', [LessonController::class, 'tick']);
+    Route::get('lessons/{lesson}/ways/{model}', [WaysController::class, 'lesson']);
     Route::get('lessons/{lesson}/kits', [BenchController::class, 'kits']);
     Route::get('lessons/{lesson}/measures', [MeasureController::class, 'show']);
     Route::put('lessons/{lesson}/readings', [MeasureController::class, 'read']);

@@ -10,6 +10,7 @@ use Cathedra\Core\Rules\Bounds;
 use Cathedra\Core\Rules\PaperKind;
 use Cathedra\Core\Rules\PaperSides;
 use Cathedra\Core\Rules\Unit;
+use Illuminate\Support\Facades\DB;
 
 /** Who is signed in, with what every screen needs to know. */
 final readonly class Account
@@ -53,6 +54,18 @@ final readonly class Account
             array_column(Unit::cases(), 'value'),
             array_column(PaperKind::cases(), 'value'),
             array_column(PaperSides::cases(), 'value'),
+            self::ways($user),
         );
+    }
+
+    /** @return list<array{model: string, ways: array<string, string>}> how this lead teaches usually */
+    private static function ways(User $user): array
+    {
+        $ways = [];
+        foreach (DB::table('usual_ways')->where('user_id', $user->id)->pluck('ways', 'model') as $model => $json) {
+            $ways[] = ['model' => (string) $model, 'ways' => (array) json_decode((string) $json, true)];
+        }
+
+        return $ways;
     }
 }

@@ -29,6 +29,7 @@ use OpenApi\Attributes as OA;
             'units',
             'paper_kinds',
             'paper_sides',
+            'ways',
         ],
     ),
 ]
@@ -42,6 +43,7 @@ final readonly class AccountData
      * @param  list<string>  $units
      * @param  list<string>  $paper_kinds
      * @param  list<string>  $paper_sides
+     * @param  list<array{model: string, ways: array<string, string>}>  $ways
      */
     public function __construct(
         #[OA\Property] public int $id,
@@ -114,6 +116,25 @@ final readonly class AccountData
             OA\Property(type: 'array', items: new OA\Items(type: 'string', enum: PaperSides::class)),
         ]
         public array $paper_sides,
+        #[
+            OA\Property(
+                description: 'how this lead teaches usually: the option by passage, for each model that was kept',
+                type: 'array',
+                items: new OA\Items(
+                    required: ['model', 'ways'],
+                    properties: [
+                        new OA\Property(property: 'model', type: 'string'),
+                        new OA\Property(
+                            property: 'ways',
+                            type: 'object',
+                            additionalProperties: new OA\AdditionalProperties(type: 'string'),
+                        ),
+                    ],
+                    type: 'object',
+                ),
+            ),
+        ]
+        public array $ways,
     ) {
     }
 }

@@ -58,7 +58,7 @@ final readonly class FoldStanding
     }
 
     /**
-     * The best end of each learner with each model, by the ways taught; the database picks it out of the years.
+     * The best end of each learner with each model, by the ways each folded; the database picks it out of the years.
      *
      * @return iterable<array{learner: int, finish: Finish, kinds: list<string>}>
      */
@@ -72,12 +72,16 @@ final readonly class FoldStanding
             })
             ->where('l.group_id', $group->id)->whereNull('l.deleted_at')
             ->whereIn('f.outcome', FinishRecord::finished())
-            ->groupBy('f.learner_id', 'f.model', 'm.ways')
-            ->selectRaw('f.learner_id, f.model, m.ways, MAX('.FinishRecord::rank('f.outcome').') AS best')
+            ->groupBy('f.learner_id', 'f.model', 'm.ways', 'f.ways')
+            ->selectRaw('f.learner_id, f.model, m.ways, f.ways AS folded')
+            ->selectRaw('MAX('.FinishRecord::rank('f.outcome').') AS best')
             ->get();
         foreach ($rows as $row) {
             /** @var array<string, string> $ways */
-            $ways = json_decode((string) $row->ways, true) ?: [];
+            $ways = array_merge(...array_map(
+                static fn (mixed $ways): array => json_decode((string) $ways, true) ?: [],
+                [$row->ways, $row->folded],
+            ));
             yield [
                 'learner' => (int) $row->learner_id,
                 'finish' => $of[(int) $row->best],

@@ -32,6 +32,23 @@ use App\Support\Api\Removes;
         query: ['ways?' => '', 'group?' => 'integer'],
     ),
 ]
+#[
+    Changes(
+        '/models/{model}/ways',
+        'keepUsualWays',
+        'kept as the usual ways of whoever is signed in; none: the usual ways of the library',
+        ['ways' => '{string}'],
+        takes: ['ways' => '{string}'],
+    ),
+]
+#[
+    Reads(
+        '/lessons/{lesson}/ways/{model}',
+        'waysOfLesson',
+        'the same for a model of a lesson, and what a change while teaching does to its steps',
+        '#WaysData',
+    ),
+]
 final class LessonsApi
 {
 }

@@ -42,7 +42,11 @@ final readonly class Programme
     public function core(): CoreProgramme
     {
         return CoreProgramme::of(array_map(
-            static fn (ProgrammeItem $i): array => ['slug' => $i->slug, 'steps' => count($i->loads)],
+            static fn (ProgrammeItem $i): array => [
+                'slug' => $i->slug,
+                'steps' => count($i->loads),
+                'passages' => $i->passages,
+            ],
             $this->items,
         ));
     }
@@ -81,6 +85,7 @@ final readonly class Programme
     /** @param  array<string, string>  $ways */
     private static function item(ModelShelf $shelf, string $slug, array $ways, ?float $side, int $first): ProgrammeItem
     {
-        return new ProgrammeItem($slug, $ways, $side, $first, $shelf->loads($slug, $ways), $shelf->facts($slug));
+        return new ProgrammeItem($slug, $ways, $side, $first, $shelf->loads($slug, $ways), $shelf->facts($slug),
+            $shelf->passages($slug, $ways));
     }
 }

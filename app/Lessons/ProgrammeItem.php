@@ -15,6 +15,8 @@ final readonly class ProgrammeItem
      * @param  float|null  $side  mm wanted; null: the largest the sheet gives
      * @param  int  $first  number of its first step in the lesson
      * @param  list<StepLoad>  $loads
+     * @param  list<array{name: string, title: string, options: array<string, string>,
+     *     option: string, last: int}>  $passages
      */
     public function __construct(
         public string $slug,
@@ -23,6 +25,7 @@ final readonly class ProgrammeItem
         public int $first,
         public array $loads,
         public ModelFacts $facts,
+        public array $passages,
     ) {
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Lessons;
 
 use App\Support\Api\Shape;
+use App\Teaching\WayChangeData;
 
 /** The passages of a model that can be taught another way, and what each way changes. */
 #[
@@ -13,6 +14,7 @@ use App\Support\Api\Shape;
         'passages' => ['[]' => [
             'name' => 'string',
             'question' => '?string',
+            'alike' => 'boolean',
             'first' => 'integer',
             'last' => 'integer',
             'options' => ['[]' => [
@@ -23,13 +25,15 @@ use App\Support\Api\Shape;
                 'usual' => 'boolean',
                 'steps' => 'integer',
                 'minutes' => '?integer',
+                'change' => '?#WayChange',
                 'hard' => 'string[]',
                 'picture' => '#Drawing',
             ]],
         ]],
     ], [
         'minutes' => 'the lesson takes the group, as chosen; null where no group is named',
-        'question' => 'of a choice, whose options may end differently; null: all ways end alike',
+        'alike' => 'all ways end in the same state',
+        'change' => 'what showing it in this lesson from now on does to the steps; null: it is shown, or no lesson',
         'first' => 'its steps, by the way chosen; last is one less when that way has none',
         'hard' => 'names of the hard moments in it',
         'picture' => 'of options that end differently the end, else the hardest moment',
@@ -38,9 +42,10 @@ use App\Support\Api\Shape;
 final readonly class WaysData
 {
     /**
-     * @param  list<array{name: string, question: string|null, first: int, last: int, options: list<array{key: string,
-     *     title: string, when: string|null, chosen: bool, usual: bool, steps: int, minutes: int|null,
-     *     hard: list<string>, picture: array<string, mixed>}>}>  $passages
+     * @param  list<array{name: string, question: string|null, alike: bool, first: int, last: int,
+     *     options: list<array{key: string, title: string, when: string|null, chosen: bool, usual: bool, steps: int,
+     *     minutes: int|null, change: WayChangeData|null, hard: list<string>,
+     *     picture: array<string, mixed>}>}>  $passages
      */
     public function __construct(public ?int $minutes, public array $passages)
     {

@@ -8,16 +8,21 @@ use App\Models\Group;
 use App\Shelf\ModelData;
 use App\Shelf\ModelShelf;
 use App\Shelf\StepData;
+use App\Teaching\ChangeWay;
+use App\Teaching\WayChangeData;
 
 /** What another way of teaching a passage would change: its steps, its hard moments, its end, and the minutes. */
 final readonly class WaysOfTeaching
 {
-    public function __construct(private ModelShelf $shelf, private ModelMinutes $minutes)
+    public function __construct(private ModelShelf $shelf, private ModelMinutes $minutes, private ChangeWay $change)
     {
     }
 
-    /** @param  array<string, string>  $ways  as chosen; others are the usual ones */
-    public function __invoke(string $slug, array $ways, ?Group $group): WaysData
+    /**
+     * @param  array<string, string>  $ways  as chosen; others are the usual ones
+     * @param  int|null  $begins  number of the model's first step in a lesson; null where there is none
+     */
+    public function __invoke(string $slug, array $ways, ?Group $group, ?int $begins = null): WaysData
     {
         $model = $this->shelf->model($slug, $ways);
         $passages = [];
@@ -33,12 +38,16 @@ final readonly class WaysOfTeaching
                     'chosen' => $way['key'] === $route['chosen'],
                     'usual' => $i === 0,
                     'minutes' => $group === null ? null : $this->minutes->of($group, $slug, $taken),
+                    'change' => $begins === null || $way['key'] === $route['chosen'] ? null : new WayChangeData(
+                        $this->change->between($slug, $ways, $route['name'], $route['chosen'], $way['key'], $begins),
+                    ),
                     ...self::passage($other, $route['name']),
                 ];
             }
             $passages[] = [
                 'name' => $route['name'],
                 'question' => $route['question'],
+                'alike' => $route['alike'],
                 'first' => $route['first'],
                 'last' => $route['last'],
                 'options' => $options,
@@ -58,7 +67,7 @@ final readonly class WaysOfTeaching
         return [
             'steps' => count($steps),
             'hard' => array_values(array_map(static fn (StepData $step): string => $step->name, $hard)),
-            'picture' => $route['question'] === null ? self::moment($steps) : self::end($model, $route['last']),
+            'picture' => $route['alike'] ? self::moment($steps) : self::end($model, $route['last']),
         ];
     }
 

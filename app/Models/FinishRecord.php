@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $model library name of the model
  * @property Finish $outcome
  * @property int|null $step where the learner stopped
+ * @property array<string, string>|null $ways option by passage, of the passages that were folded
  * @property Lesson $lesson
  */
 final class FinishRecord extends Model
@@ -28,7 +29,7 @@ final class FinishRecord extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['outcome' => Finish::class, 'step' => 'integer'];
+        return ['outcome' => Finish::class, 'step' => 'integer', 'ways' => 'array'];
     }
 
     /** SQL for the rank of a column of outcomes; Finish says what ranks how. */

@@ -9,8 +9,13 @@ use Cathedra\Core\Pacing\StepLoad;
 /** What lists of lessons need of a model. */
 final readonly class ModelBrief
 {
-    /** @param  list<StepLoad>  $loads */
-    public function __construct(public ModelFacts $facts, public array $loads)
+    /**
+     * @param  list<StepLoad>  $loads
+     * @param  list<array{name: string, title: string, options: array<string, string>,
+     *     option: string, last: int}>  $passages  that can be shown another way: the way
+     *     taken, and the last of its steps
+     */
+    public function __construct(public ModelFacts $facts, public array $loads, public array $passages)
     {
     }
 }

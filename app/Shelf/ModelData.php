@@ -31,7 +31,7 @@ final readonly class ModelData
      * @param  list<string>  $talk
      * @param  list<string>  $decorate
      * @param  list<string>  $display
-     * @param  list<array{name: string, question: string|null, chosen: string, first: int, last: int,
+     * @param  list<array{name: string, question: string|null, alike: bool, chosen: string, first: int, last: int,
      *     ways: list<array{key: string, title: string, when: string|null}>}>  $routes
      * @param  list<array{kind: string, name: string}>  $needs
      * @param  list<StepData>  $steps
@@ -50,14 +50,18 @@ final readonly class ModelData
                 description: 'places where the lead chooses: ways that end alike, or options that may end differently',
                 type: 'array',
                 items: new OA\Items(
-                    required: ['name', 'question', 'chosen', 'first', 'last', 'ways'],
+                    required: ['name', 'question', 'alike', 'chosen', 'first', 'last', 'ways'],
                     properties: [
                         new OA\Property(property: 'name', type: 'string'),
                         new OA\Property(
                             property: 'question',
-                            description: 'of a choice, whose options may end differently; null: ways that end alike',
                             type: 'string',
                             nullable: true,
+                        ),
+                        new OA\Property(
+                            property: 'alike',
+                            description: 'all ways end in the same state; options of a choice may not',
+                            type: 'boolean',
                         ),
                         new OA\Property(property: 'chosen', type: 'string'),
                         new OA\Property(

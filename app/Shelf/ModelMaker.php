@@ -83,7 +83,20 @@ final readonly class ModelMaker
             $folded->steps,
         );
 
-        return ['brief' => new ModelBrief($summary->facts, $loads), 'summary' => $summary, 'model' => $model];
+        $passages = array_map(
+            static fn (Route $r): array => [
+                'name' => $r->name,
+                'title' => $r->question ?? ucfirst($r->name),
+                'options' => $r->options,
+                'option' => $r->chosen,
+                'last' => $r->lastStep,
+            ],
+            array_values($sequence->routes),
+        );
+
+        $brief = new ModelBrief($summary->facts, $loads, $passages);
+
+        return ['brief' => $brief, 'summary' => $summary, 'model' => $model];
     }
 
     /** What a model is that is opened at the end, in the author's likeness; null for models that stay flat. */
@@ -213,7 +226,7 @@ final readonly class ModelMaker
     }
 
     /**
-     * @return array{name: string, question: string|null, chosen: string, first: int, last: int,
+     * @return array{name: string, question: string|null, alike: bool, chosen: string, first: int, last: int,
      *     ways: list<array{key: string, title: string, when: string|null}>}
      */
     private static function route(Route $route): array
@@ -226,6 +239,7 @@ final readonly class ModelMaker
         return [
             'name' => $route->name,
             'question' => $route->question,
+            'alike' => $route->alike,
             'chosen' => $route->chosen,
             'first' => $route->firstStep,
             'last' => $route->lastStep,

@@ -9,6 +9,7 @@ use App\Support\LibraryFiles;
 use Cathedra\Core\Pacing\StepLoad;
 use Cathedra\Core\Sequence\FoldedModel;
 use Cathedra\Core\Sequence\Folder;
+use Cathedra\Core\Sequence\Parting;
 use Illuminate\Contracts\Cache\Repository;
 
 /**
@@ -91,6 +92,30 @@ final class ModelShelf
     public function loads(string $slug, array $ways = []): array
     {
         return $this->brief($slug, $ways)->loads;
+    }
+
+    /**
+     * The passages that can be shown another way, with the way taken and the last of its steps.
+     *
+     * @param  array<string, string>  $ways
+     * @return list<array{name: string, title: string, options: array<string, string>,
+     *     option: string, last: int}>
+     */
+    public function passages(string $slug, array $ways = []): array
+    {
+        return $this->brief($slug, $ways)->passages;
+    }
+
+    /**
+     * Where two ways of teaching a model part, by its own steps.
+     *
+     * @param  array<string, string>  $from
+     * @param  array<string, string>  $to
+     * @return list<array{first: int, was: int, now: int}>
+     */
+    public function parting(string $slug, array $from, array $to): array
+    {
+        return Parting::between($this->files->sequence($slug, $from), $this->files->sequence($slug, $to));
     }
 
     /** @param  array<string, string>  $ways */

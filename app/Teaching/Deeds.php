@@ -6,6 +6,7 @@ namespace App\Teaching;
 
 use Cathedra\Core\Lesson\EventKind;
 use Cathedra\Core\Lesson\Finish;
+use Cathedra\Core\Lesson\WayChange;
 use Illuminate\Support\Str;
 
 /**
@@ -14,13 +15,14 @@ use Illuminate\Support\Str;
  * @phpstan-type Given array{key: string, kind: EventKind, device: string, device_ms: int, after: int,
  *     learner: int|null,
  *     step: int|null, cancels: string|null, correction: array{model: string, finish: Finish, step: int|null}|null,
- *     text: string|null}
+ *     text: string|null, way: WayChange|null}
  */
 final class Deeds
 {
     /**
      * @param  array{learner?: int, step?: int, cancels?: string,
-     *     correction?: array{model: string, finish: Finish, step: int|null}, text?: string, key?: string}  $with
+     *     correction?: array{model: string, finish: Finish, step: int|null}, text?: string, way?: WayChange,
+     *     key?: string}  $with
      * @return Given
      */
     public static function make(EventKind $kind, array $with = [], int $ms = 946_684_800_000): array
@@ -36,6 +38,7 @@ final class Deeds
             'cancels' => $with['cancels'] ?? null,
             'correction' => $with['correction'] ?? null,
             'text' => $with['text'] ?? null,
+            'way' => $with['way'] ?? null,
         ];
     }
 }

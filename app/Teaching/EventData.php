@@ -34,6 +34,8 @@ final readonly class EventData
         public ?CorrectionData $correction,
         #[OA\Property(nullable: true)]
         public ?string $text,
+        #[OA\Property(ref: '#/components/schemas/WayChange', nullable: true)]
+        public ?WayChangeData $way,
         #[OA\Property(description: 'name of whose account did it', nullable: true)]
         public ?string $by,
     ) {
@@ -55,6 +57,7 @@ final readonly class EventData
                 ? null
                 : new CorrectionData($event->model, $event->outcome->finish->value, $event->outcome->step),
             $event->text,
+            $event->way === null ? null : new WayChangeData($event->way),
             $by,
         );
     }

@@ -6,10 +6,13 @@ namespace App\Teaching;
 
 use App\Support\ApiRequest;
 use App\Support\PlainText;
+use Cathedra\Core\Lesson\BadEvent;
 use Cathedra\Core\Lesson\Event;
 use Cathedra\Core\Lesson\EventKind;
 use Cathedra\Core\Lesson\Finish;
+use Cathedra\Core\Lesson\WayChange;
 use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
 
 /** Deeds of a device, as they wait there: their form. What they mean is checked by the core. */
 final class EventRequest extends ApiRequest
@@ -38,6 +41,16 @@ final class EventRequest extends ApiRequest
             'events.*.correction.model' => ['required_with:events.*.correction', 'string', 'max:60'],
             'events.*.correction.finish' => ['required_with:events.*.correction', 'string', Rule::enum(Finish::class)],
             'events.*.correction.step' => ['nullable', 'integer', 'between:1,65000'],
+            'events.*.way' => ['nullable', 'array'],
+            'events.*.way.model' => ['required_with:events.*.way', 'string', 'max:60'],
+            'events.*.way.passage' => ['required_with:events.*.way', 'string', 'max:60'],
+            'events.*.way.from' => ['required_with:events.*.way', 'string', 'max:60'],
+            'events.*.way.option' => ['required_with:events.*.way', 'string', 'max:60'],
+            'events.*.way.begins' => ['required_with:events.*.way', 'integer', 'between:1,65000'],
+            'events.*.way.spans' => ['required_with:events.*.way', 'array', 'list', 'between:1,40'],
+            'events.*.way.spans.*.first' => ['required', 'integer', 'between:1,65000'],
+            'events.*.way.spans.*.was' => ['required', 'integer', 'between:0,1000'],
+            'events.*.way.spans.*.now' => ['required', 'integer', 'between:0,1000'],
             'events.*.text' => ['nullable', 'string', 'max:'.Event::MAX_TEXT, new PlainText],
         ];
     }
@@ -54,6 +67,7 @@ final class EventRequest extends ApiRequest
             'events.*.device_ms.*' => "The device's clock must be milliseconds since 1970, between 2000 and 2100.",
             'events.*.step.*' => 'A step is a whole number.',
             'events.*.cancels.*' => 'Name the key of what is taken back.',
+            'events.*.way.*' => 'Send the change of way as the ways of this lesson give it.',
             'events.*.text.max' => 'A note has at most '.Event::MAX_TEXT.' characters.',
         ];
     }
@@ -61,7 +75,7 @@ final class EventRequest extends ApiRequest
     /**
      * @return list<array{key: string, kind: EventKind, device: string, device_ms: int, after: int, learner: int|null,
      *     step: int|null, cancels: string|null, correction: array{model: string, finish: Finish, step: int|null}|null,
-     *     text: string|null}>
+     *     text: string|null, way: WayChange|null}>
      */
     public function events(): array
     {
@@ -85,9 +99,40 @@ final class EventRequest extends ApiRequest
                     'step' => isset($correction['step']) ? (int) $correction['step'] : null,
                 ],
                 'text' => isset($given['text']) ? (string) $given['text'] : null,
+                'way' => isset($given['way']) ? self::way((array) $given['way'], count($events)) : null,
             ];
         }
 
         return $events;
+    }
+
+    /**
+     * @param  array<string, mixed>  $given
+     *
+     * @throws ValidationException at the deed
+     */
+    private static function way(array $given, int $i): WayChange
+    {
+        /** @var list<array{first: int|string, was: int|string, now: int|string}> $spans */
+        $spans = $given['spans'];
+        try {
+            return WayChange::of(
+                (string) $given['model'],
+                (string) $given['passage'],
+                (string) $given['from'],
+                (string) $given['option'],
+                (int) $given['begins'],
+                array_map(
+                    static fn (array $s): array => [
+                        'first' => (int) $s['first'],
+                        'was' => (int) $s['was'],
+                        'now' => (int) $s['now'],
+                    ],
+                    $spans,
+                ),
+            );
+        } catch (BadEvent $e) {
+            throw ValidationException::withMessages(["events.$i.way" => $e->getMessage()]);
+        }
     }
 }

@@ -8,8 +8,10 @@ use App\Models\Lesson;
 use Cathedra\Core\Lesson\Event;
 use Cathedra\Core\Lesson\EventKind;
 use Cathedra\Core\Lesson\Finish;
+use Cathedra\Core\Lesson\Log;
 use Cathedra\Core\Lesson\Origin;
 use Cathedra\Core\Lesson\Outcome;
+use Cathedra\Core\Lesson\WayChange;
 use DateTimeImmutable;
 use DateTimeZone;
 use Illuminate\Support\Facades\DB;
@@ -36,6 +38,15 @@ final class EventRows
         }
 
         return [array_values(array_map(self::event(...), $rows->all())), $names];
+    }
+
+    /** Only the changes of way: what is needed to know how steps are counted. */
+    public static function changes(Lesson $lesson): Log
+    {
+        $rows = DB::table('lesson_events')->where('lesson_id', $lesson->id)
+            ->where('kind', EventKind::WayChanged->value)->get();
+
+        return Log::of(array_map(self::event(...), $rows->all()));
     }
 
     /**
@@ -67,6 +78,7 @@ final class EventRows
             'finish' => $e->outcome?->finish->value,
             'finish_step' => $e->outcome?->step,
             'text' => $e->text,
+            'way' => $e->way === null ? null : json_encode($e->way->toArray(), JSON_THROW_ON_ERROR),
             'user_id' => $e->origin->who,
             'device' => $e->origin->device,
             'device_at' => self::time($e->origin->deviceMs),
@@ -99,7 +111,24 @@ final class EventRows
                 'model' => $row->model,
                 'outcome' => $finish === null ? null : Outcome::of($finish, $row->finish_step),
                 'text' => $row->text,
+                'way' => $row->way === null ? null : self::way((string) $row->way),
             ],
+        );
+    }
+
+    private static function way(string $json): WayChange
+    {
+        /** @var array{model: string, passage: string, from: string, option: string, begins: int,
+         *     spans: list<array{first: int, was: int, now: int}>} $way */
+        $way = json_decode($json, true, flags: JSON_THROW_ON_ERROR);
+
+        return WayChange::of(
+            $way['model'],
+            $way['passage'],
+            $way['from'],
+            $way['option'],
+            $way['begins'],
+            $way['spans'],
         );
     }
 

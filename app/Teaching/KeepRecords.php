@@ -8,13 +8,14 @@ use App\Models\FinishRecord;
 use App\Models\Lesson;
 use Cathedra\Core\Lesson\Outcome;
 use Cathedra\Core\Lesson\Outcomes;
+use Cathedra\Core\Lesson\WaysFolded;
 use Illuminate\Database\Eloquent\Collection;
 
 /** Writes what the core says of a lesson's log into the rows that lists over many lessons read. */
 final class KeepRecords
 {
     /** @param  list<int>  $learners  only their rows are touched; those of people in the bin stay */
-    public function write(Lesson $lesson, Outcomes $outcomes, array $learners): void
+    public function write(Lesson $lesson, Outcomes $outcomes, WaysFolded $ways, array $learners): void
     {
         $known = [];
         /** @var Collection<int, FinishRecord> $rows */
@@ -24,7 +25,8 @@ final class KeepRecords
         }
         foreach ($outcomes->records as $learner => $own) {
             foreach ($own as $model => $outcome) {
-                $this->keep($lesson, $learner, $model, $outcome, $known[$learner][$model] ?? null);
+                $row = $known[$learner][$model] ?? null;
+                $this->keep($lesson, $learner, $model, $outcome, $ways->find($learner, $model), $row);
                 unset($known[$learner][$model]);
             }
         }
@@ -33,10 +35,17 @@ final class KeepRecords
         }
     }
 
-    private function keep(Lesson $lesson, int $learner, string $model, Outcome $outcome, ?FinishRecord $row): void
-    {
+    /** @param  array<string, string>  $ways  option by passage, of the passages that were folded */
+    private function keep(
+        Lesson $lesson,
+        int $learner,
+        string $model,
+        Outcome $outcome,
+        array $ways,
+        ?FinishRecord $row,
+    ): void {
         $row ??= new FinishRecord(['lesson_id' => $lesson->id, 'learner_id' => $learner, 'model' => $model]);
-        $row->fill(['outcome' => $outcome->finish, 'step' => $outcome->step]);
+        $row->fill(['outcome' => $outcome->finish, 'step' => $outcome->step, 'ways' => $ways ?: null]);
         $row->isDirty() && $row->save();
     }
 }

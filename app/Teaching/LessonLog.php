@@ -21,6 +21,7 @@ use Cathedra\Core\Lesson\Outcome;
 use Cathedra\Core\Lesson\Outcomes;
 use Cathedra\Core\Lesson\Slot;
 use Cathedra\Core\Lesson\Standing;
+use Cathedra\Core\Lesson\WaysFolded;
 use Illuminate\Validation\ValidationException;
 
 /**
@@ -35,7 +36,11 @@ final readonly class LessonLog
     /** Relations the log needs. */
     public const WITH = ['group.learners', 'models', 'chosen'];
 
-    public function __construct(private ModelShelf $shelf, private UsePaper $paper, private KeepRecords $records)
+    /** Kinds whose admission looks at the whole log; the others need only know how steps are counted. */
+    private const READ_ALL = ['taken-back', 'way-changed'];
+
+    public function __construct(private ModelShelf $shelf, private UsePaper $paper, private KeepRecords $records,
+        private ChangeWay $ways)
     {
     }
 
@@ -76,8 +81,8 @@ final readonly class LessonLog
             EventRows::insert($locked, $new);
             $locked->newest = $new[count($new) - 1]->number;
             if (array_filter($new, static fn (Event $e): bool => ! $e->kind->isMark()) !== []) {
-                $programme = Programme::of($locked, $this->shelf);
                 $log = $this->log($locked);
+                $programme = Programme::of($locked, $this->shelf);
                 $this->project($locked, $log, $programme);
                 if ($paper !== null && $log->ended !== null) {
                     $this->paper->take($locked, $paper, $programme);
@@ -87,6 +92,15 @@ final readonly class LessonLog
 
             return $locked;
         });
+    }
+
+    private function lesson(Record $record): Lesson
+    {
+        return Lesson::of(
+            Slot::of($record->starts_at->getTimestampMs(), $record->minutes),
+            Programme::of($record, $this->shelf)->core(),
+            $record->learnerIds(),
+        );
     }
 
     /** What lists read of a lesson, from its log. */
@@ -101,7 +115,7 @@ final readonly class LessonLog
         $locked->started_at = $time($standing->startedMs);
         $locked->ended_at = $time($standing->endedMs);
         $learners = $locked->learnerIds();
-        $this->records->write($locked, Outcomes::of($log, $core, $learners), $learners);
+        $this->records->write($locked, Outcomes::of($log, $core, $learners), WaysFolded::of($log, $core), $learners);
     }
 
     /**
@@ -111,13 +125,10 @@ final readonly class LessonLog
     private function admitted(Record $locked, User $who, array $deeds): array
     {
         $known = EventRows::byKeys(array_column($deeds, 'key'));
-        $lesson = Lesson::of(
-            Slot::of($locked->starts_at->getTimestampMs(), $locked->minutes),
-            Programme::of($locked, $this->shelf)->core(),
-            $locked->learnerIds(),
-        );
-        $takesBack = in_array(EventKind::TakenBack, array_column($deeds, 'kind'), true);
-        $log = $takesBack ? $this->log($locked) : Log::of([]);
+        $lesson = $this->lesson($locked);
+        $kinds = array_column($deeds, 'kind');
+        $readsAll = array_intersect(array_map(static fn (EventKind $k): string => $k->value, $kinds), self::READ_ALL);
+        $log = $readsAll === [] ? EventRows::changes($locked) : $this->log($locked);
         $now = CarbonImmutable::now()->getTimestampMs();
         $new = [];
         foreach ($deeds as $i => $deed) {
@@ -134,7 +145,11 @@ final readonly class LessonLog
 
                     continue;
                 }
-                $lesson->admit($event, $takesBack ? Log::of([...$log->events, ...$new]) : $log);
+                $lesson->admit($event, Log::of([...$log->events, ...$new]));
+                if ($event->way !== null) {
+                    $this->ways->change($locked, $event->way);
+                    $lesson = $this->lesson($locked);
+                }
             } catch (BadEvent $e) {
                 throw ValidationException::withMessages(["events.$i.".self::field($e->field) => $e->getMessage()]);
             }
@@ -166,6 +181,7 @@ final readonly class LessonLog
                 'model' => $correction['model'] ?? null,
                 'outcome' => $correction === null ? null : Outcome::of($correction['finish'], $correction['step']),
                 'text' => $deed['text'],
+                'way' => $deed['way'],
             ],
         );
     }

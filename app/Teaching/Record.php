@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Teaching;
 
 use App\Lessons\Programme;
+use App\Lessons\ProgrammeItem;
 use App\Models\FinishRecord;
 use App\Models\Lesson;
 use Cathedra\Core\Lesson\Log;
 use Cathedra\Core\Lesson\Outcome;
 use Cathedra\Core\Lesson\Outcomes;
+use Cathedra\Core\Lesson\WaysFolded;
 use Illuminate\Support\Facades\DB;
 
 /** What logs say of learners: of one lesson from its log, of many from the rows kept for lists. */
@@ -18,11 +20,14 @@ final class Record
     public function of(Lesson $lesson, Log $log, Programme $programme): RecordData
     {
         $learners = $lesson->learnerIds();
-        $outcomes = Outcomes::of($log, $programme->core(), $learners);
+        $core = $programme->core();
+        $outcomes = Outcomes::of($log, $core, $learners);
+        $folded = WaysFolded::of($log, $core);
         $finishes = [];
         foreach ($outcomes->records as $learner => $own) {
             foreach ($own as $model => $outcome) {
-                $finishes[] = self::finish($learner, $model, $outcome);
+                $ways = self::ways($programme->find($model), $folded->find($learner, $model));
+                $finishes[] = self::finish($learner, $model, $outcome, $ways);
             }
         }
         $offers = array_map(
@@ -53,8 +58,26 @@ final class Record
             ->selectRaw('lesson_id, COUNT(*) AS n')->pluck('n', 'lesson_id')->all());
     }
 
-    private static function finish(int $learner, string $model, Outcome $outcome): FinishData
+    /** @param  list<array{title: string, way: string}>  $ways */
+    private static function finish(int $learner, string $model, Outcome $outcome, array $ways = []): FinishData
     {
-        return new FinishData($learner, $model, $outcome->finish->value, $outcome->step);
+        return new FinishData($learner, $model, $outcome->finish->value, $outcome->step, $ways);
+    }
+
+    /**
+     * @param  array<string, string>  $folded  option by passage
+     * @return list<array{title: string, way: string}> in words
+     */
+    private static function ways(?ProgrammeItem $item, array $folded): array
+    {
+        $said = [];
+        foreach ($item->passages ?? [] as $passage) {
+            $option = $folded[$passage['name']] ?? null;
+            if ($option !== null) {
+                $said[] = ['title' => $passage['title'], 'way' => $passage['options'][$option] ?? $option];
+            }
+        }
+
+        return $said;
     }
 }

@@ -30,6 +30,8 @@ final readonly class Event
         public ?Outcome $outcome,
         /** noted only */
         public ?string $text,
+        /** way-changed only */
+        public ?WayChange $way,
     ) {
     }
 
@@ -37,7 +39,7 @@ final readonly class Event
      * Keeps exactly what belongs to the kind; everything else given is refused rather than ignored.
      *
      * @param  array{learner?: int|null, step?: int|null, cancels?: string|null, model?: string|null,
-     *     outcome?: Outcome|null, text?: string|null}  $with
+     *     outcome?: Outcome|null, text?: string|null, way?: WayChange|null}  $with
      *
      * @throws BadEvent naming the field
      */
@@ -56,6 +58,7 @@ final readonly class Event
             'model' => $kind === EventKind::Corrected,
             'outcome' => $kind === EventKind::Corrected,
             'text' => $kind === EventKind::Noted,
+            'way' => $kind === EventKind::WayChanged,
         ];
         foreach ($wanted as $field => $needed) {
             $given = ($with[$field] ?? null) !== null;
@@ -81,6 +84,46 @@ final readonly class Event
             $with['model'] ?? null,
             $with['outcome'] ?? null,
             $with['text'] ?? null,
+            $with['way'] ?? null,
+        );
+    }
+
+    /**
+     * Whether whoever did this knew of a change of way, and so counts steps by it: the device had seen its number, or
+     * had made it itself.
+     */
+    public function knows(self $change): bool
+    {
+        return $this->origin->after >= $change->number
+            || ($this->number > $change->number && $this->origin->device === $change->origin->device);
+    }
+
+    /** The same with its step counted as the lesson is after a change of way that it did not know of. */
+    public function after(WayChange $change): self
+    {
+        $step = $this->step === null ? null : match ($this->kind) {
+            EventKind::Done => $change->done($this->step),
+            default => $change->at($this->step),
+        };
+        $outcome = $this->outcome;
+        if ($outcome?->step !== null && $this->model === $change->model) {
+            $own = $change->at($outcome->step + $change->begins - 1) - $change->begins + 1;
+            $outcome = Outcome::of($outcome->finish, $own);
+        }
+
+        return new self(
+            $this->key,
+            $this->kind,
+            $this->origin,
+            $this->number,
+            $this->atMs,
+            $this->learner,
+            $step,
+            $this->cancels,
+            $this->model,
+            $outcome,
+            $this->text,
+            $this->way,
         );
     }
 
@@ -94,6 +137,7 @@ final readonly class Event
             && $this->cancels === $that->cancels
             && $this->model === $that->model
             && $this->text === $that->text
+            && ($this->way?->toArray() === $that->way?->toArray())
             && ($this->outcome === null ? $that->outcome === null
                 : $that->outcome !== null && $this->outcome->equals($that->outcome));
     }

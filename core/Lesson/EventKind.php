@@ -23,6 +23,7 @@ enum EventKind: string
     case Reopened = 'reopened';
     case Corrected = 'corrected';
     case Noted = 'noted';
+    case WayChanged = 'way-changed';
 
     /** Speaks of one learner. */
     public function hasLearner(): bool
@@ -48,7 +49,7 @@ enum EventKind: string
         };
     }
 
-    /** Ends, starts and undoing itself stay; everything else can be taken back. */
+    /** Ends, starts and undoing itself stay, and a way is changed back by another change. */
     public function mayBeTakenBack(): bool
     {
         return $this->isMark() || $this === self::Corrected || $this === self::Noted;

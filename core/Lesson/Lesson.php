@@ -40,8 +40,11 @@ final readonly class Lesson
                     ' ahead. Set it right and send again.',
             );
         }
-        $this->admitStep($event);
+        $this->admitStep($log->now($event));
         $this->admitTakingBack($event, $log);
+        if ($event->way !== null) {
+            $this->admitWay($event->way, $log);
+        }
     }
 
     private function admitStep(Event $event): void
@@ -58,6 +61,27 @@ final readonly class Lesson
             $this->programme->find($event->model) ?? throw BadEvent::at('model', 'That model is not in this lesson.');
         if ($event->outcome?->step !== null && $event->outcome->step > $model->steps) {
             throw BadEvent::at('finish_step', "That step does not belong to this model; it has 1 to {$model->steps}.");
+        }
+    }
+
+    /** A way is changed while both ways have the same paper before them: the group has not gone past that. */
+    private function admitWay(WayChange $way, Log $log): void
+    {
+        $model = $this->programme->find($way->model) ?? throw BadEvent::at('way', 'That model is not in this lesson.');
+        if ($way->begins !== $model->first || $way->ends() > $model->last()) {
+            throw BadEvent::at('way', 'The steps of this lesson are counted otherwise by now. Look again and choose.');
+        }
+        if ($log->ended !== null) {
+            throw BadEvent::at('way', 'This lesson has ended; its ways stay as they were shown.');
+        }
+        $step = Standing::of($log, $this->programme)->step;
+        if ($step > $way->parts()) {
+            throw BadEvent::at('way', sprintf(
+                'Both ways have the same paper until step %1$d only, and the group is at step %2$d. '
+                    .'Go back to step %1$d to show the other way, or leave this passage as it is.',
+                $way->parts(),
+                $step,
+            ));
         }
     }
 

@@ -6,7 +6,7 @@ namespace Cathedra\Core\Lesson;
 
 /**
  * The events of a lesson in the server's order, each key once. What was taken back and what came late is decided here,
- * so that every reader agrees.
+ * so that every reader agrees. All steps are counted as the lesson counts them now, whatever way was shown then.
  */
 final readonly class Log
 {
@@ -15,12 +15,14 @@ final readonly class Log
      * @param  array<string, Event>  $byKey
      * @param  array<string, string>  $takenBack  key of the taker by key of what it takes back
      * @param  int|null  $ended  number of the end that stands; null while the lesson is open
+     * @param  list<Event>  $changes  of way, by number
      */
     private function __construct(
         public array $events,
         private array $byKey,
         private array $takenBack,
         public ?int $ended,
+        public array $changes,
     ) {
     }
 
@@ -35,6 +37,10 @@ final readonly class Log
         foreach ($sorted as $event) {
             $byKey[$event->key] ??= $event;
         }
+        $changes = array_values(
+            array_filter($byKey, static fn (Event $e): bool => $e->kind === EventKind::WayChanged),
+        );
+        $byKey = array_map(static fn (Event $e): Event => self::counted($e, $changes), $byKey);
         $ended = null;
         foreach ($byKey as $event) {
             $ended = match ($event->kind) {
@@ -44,7 +50,25 @@ final readonly class Log
             };
         }
 
-        return new self(array_values($byKey), $byKey, self::takings($byKey, $ended), $ended);
+        return new self(array_values($byKey), $byKey, self::takings($byKey, $ended), $ended, $changes);
+    }
+
+    /** An event with its step as the lesson counts them now. */
+    public function now(Event $event): Event
+    {
+        return self::counted($event, $this->changes);
+    }
+
+    /** @param  list<Event>  $changes  by number */
+    private static function counted(Event $event, array $changes): Event
+    {
+        foreach ($changes as $change) {
+            if ($change->way !== null && $change !== $event && ! $event->knows($change)) {
+                $event = $event->after($change->way);
+            }
+        }
+
+        return $event;
     }
 
     public function find(string $key): ?Event

@@ -16,7 +16,8 @@ final readonly class Programme
     }
 
     /**
-     * @param  list<array{slug: string, steps: int}>  $models  in the order they are taught
+     * @param  list<array{slug: string, steps: int, passages?: list<array{name: string, option: string,
+     *     last: int}>}>  $models  in the order they are taught
      *
      * @throws BadEvent when there are none, too many, one twice, or one without steps
      */
@@ -27,11 +28,12 @@ final readonly class Programme
         }
         $row = [];
         $next = 1;
-        foreach ($models as ['slug' => $slug, 'steps' => $steps]) {
+        foreach ($models as $model) {
+            ['slug' => $slug, 'steps' => $steps] = $model;
             if ($steps < 1 || array_filter($row, static fn (ProgrammeModel $m): bool => $m->slug === $slug) !== []) {
                 throw BadEvent::at('models', 'Each model comes once in a lesson and has steps.');
             }
-            $row[] = new ProgrammeModel($slug, $next, $steps);
+            $row[] = new ProgrammeModel($slug, $next, $steps, $model['passages'] ?? []);
             $next += $steps;
         }
 

@@ -11,8 +11,10 @@ final readonly class ProgrammeModel
      * @param  string  $slug  library name
      * @param  int  $first  number of its first step in the lesson
      * @param  int  $steps  at least 1
+     * @param  list<array{name: string, option: string, last: int}>  $passages  that can be shown another way: the way
+     *     shown now, and the last of its steps, of the model from 1
      */
-    public function __construct(public string $slug, public int $first, public int $steps)
+    public function __construct(public string $slug, public int $first, public int $steps, public array $passages = [])
     {
     }
 

@@ -7,6 +7,7 @@ namespace Cathedra\Core\Sequence;
 use Cathedra\Core\Sequence\Movement\BlintzMove;
 use Cathedra\Core\Sequence\Movement\CollapseMove;
 use Cathedra\Core\Sequence\Movement\CutMove;
+use Cathedra\Core\Sequence\Movement\DrawOutMove;
 use Cathedra\Core\Sequence\Movement\EarMove;
 use Cathedra\Core\Sequence\Movement\Movement;
 use Cathedra\Core\Sequence\Movement\PetalMove;
@@ -33,6 +34,7 @@ enum FoldKind: string
     case RabbitEar = 'rabbit-ear';
     case InsideReverse = 'inside-reverse';
     case OutsideReverse = 'outside-reverse';
+    case DrawOut = 'draw-out';
     case Collapse = 'collapse';
     case Cut = 'cut';
     case Unfold = 'unfold';
@@ -70,6 +72,7 @@ enum FoldKind: string
             self::Petal, self::Swivel => PetalMove::class,
             self::RabbitEar => EarMove::class,
             self::InsideReverse, self::OutsideReverse => ReverseMove::class,
+            self::DrawOut => DrawOutMove::class,
             self::Collapse => CollapseMove::class,
             self::Cut => CutMove::class,
             default => null,

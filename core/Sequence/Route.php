@@ -14,7 +14,8 @@ final readonly class Route
      * @param  array<string, string>  $options  titles by name, the first being the usual way
      * @param  int  $firstStep  by the chosen way
      * @param  int  $lastStep  by the chosen way; one less than the first when that way has no step
-     * @param  string|null  $question  what the lead is asked; null for a route, whose ways differ in nothing else
+     * @param  bool  $alike  whether all ways must end in the same state
+     * @param  string|null  $question  what the lead is asked; a route may do without
      * @param  array<string, string>  $when  for whom an option is, and why, by name
      */
     public function __construct(
@@ -23,15 +24,10 @@ final readonly class Route
         public string $chosen,
         public int $firstStep,
         public int $lastStep,
+        public bool $alike = true,
         public ?string $question = null,
         public array $when = [],
     ) {
-    }
-
-    /** Whether all ways must end in the same state. */
-    public function endsAlike(): bool
-    {
-        return $this->question === null;
     }
 
     public function isUsual(): bool

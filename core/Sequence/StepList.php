@@ -155,7 +155,7 @@ final class StepList
             );
         }
         $isChoice = $kind === 'choice';
-        $question = $isChoice ? $in->text('title', null, 80) : null;
+        $question = $isChoice ? $in->text('title', null, 80) : $in->optionalText('title', 80);
         $in->has('if') && $in->value('if');
         $in->nothingElse();
         $first = count($this->steps) + 1;
@@ -165,14 +165,24 @@ final class StepList
         foreach ($options as $key => $option) {
             $way = Reader::over($option, "$path.options.$key", $this->lines);
             $titles[(string) $key] = $way->text('title', null, 80);
-            $isChoice && ($when[(string) $key] = $way->text('when', null, 160));
+            $for = $isChoice ? $way->text('when', null, 160) : $way->optionalText('when', 160);
+            $for !== null && ($when[(string) $key] = $for);
             $steps = $way->value('steps') ?? ($isChoice ? [] : null);
             $way->nothingElse();
             // the other ways are read all the same, so that a mistake in them is found
             $list = $key === $chosen ? $this : clone $untouched;
             $list->read($steps, "$path.options.$key.steps", $part, true, $isChoice);
         }
-        $this->routes[$name] = new Route($name, $titles, $chosen, $first, count($this->steps), $question, $when);
+        $this->routes[$name] = new Route(
+            $name,
+            $titles,
+            $chosen,
+            $first,
+            count($this->steps),
+            ! $isChoice,
+            $question,
+            $when,
+        );
     }
 
     private function part(Reader $in, string $path, ?string $within): void

@@ -76,7 +76,7 @@ final class LogTest extends TestCase
         $record = $this->getJson("/api/lessons/{$lesson->id}")->json('record');
         self::assertSame(1, $record['late']);
         self::assertSame(
-            [['learner' => $ada, 'model' => 'drinking-cup', 'outcome' => 'alone', 'step' => null]],
+            [['learner' => $ada, 'model' => 'drinking-cup', 'outcome' => 'alone', 'step' => null, 'ways' => []]],
             $record['offers'],
         );
         self::assertSame(['stopped', 3], [$record['finishes'][0]['outcome'], $record['finishes'][0]['step']]);

@@ -13,8 +13,12 @@ final class WaysTest extends TestCase
         $group = $this->group($lead);
         $this->actingAs($lead);
         $ways = $this->getJson("/api/models/crane/ways?group={$group->id}")->assertOk()->json();
-        [$base, $wings] = $ways['passages'];
-        self::assertSame(['base', null, 6, 7], [$base['name'], $base['question'], $base['first'], $base['last']]);
+        [$base, $legs, $wings] = $ways['passages'];
+        self::assertSame(
+            ['base', 'How do they reach the square base?', 6, 7],
+            [$base['name'], $base['question'], $base['first'], $base['last']],
+        );
+        self::assertSame([true, false, false], [$base['alike'], $legs['alike'], $wings['alike']]);
         self::assertSame('How deep do the wings fold?', $wings['question']);
         [$collapse, $squash] = $base['options'];
         self::assertSame([true, true, 2], [$collapse['chosen'], $collapse['usual'], $collapse['steps']]);
@@ -35,7 +39,7 @@ final class WaysTest extends TestCase
             ->json();
         self::assertSame($lesson['plan']['needed_minutes'], $chosen['minutes']);
         self::assertSame([false, true], array_column($chosen['passages'][0]['options'], 'chosen'));
-        self::assertSame(20, $chosen['passages'][1]['first'] - 1, 'numbered by the way chosen');
+        self::assertSame(20, $chosen['passages'][2]['first'] - 1, 'numbered by the way chosen');
     }
 
     public function testWithoutAGroupNoMinutesAndWithoutWaysNoPassages(): void

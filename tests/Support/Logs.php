@@ -11,6 +11,7 @@ use Cathedra\Core\Lesson\Log;
 use Cathedra\Core\Lesson\Origin;
 use Cathedra\Core\Lesson\Outcome;
 use Cathedra\Core\Lesson\Programme;
+use Cathedra\Core\Lesson\WayChange;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -55,7 +56,21 @@ final class Logs
                     ? null
                     : Outcome::of(Finish::from($correction['finish']), $correction['step']),
                 'text' => $e['text'] ?? null,
+                'way' => isset($e['way']) ? self::way($e['way']) : null,
             ],
+        );
+    }
+
+    /** @param  array<string, mixed>  $way */
+    public static function way(array $way): WayChange
+    {
+        return WayChange::of(
+            $way['model'],
+            $way['passage'],
+            $way['from'],
+            $way['option'],
+            $way['begins'],
+            $way['spans'],
         );
     }
 
@@ -72,9 +87,9 @@ final class Logs
         if ($chance->getInt(0, 1) === 1) {
             $programme[] = ['slug' => 'crane', 'steps' => $chance->getInt(1, 6)];
         }
-        $steps = array_sum(array_column($programme, 'steps'));
         $learners = [1, 2, 3];
         $events = [];
+        $changes = []; // of way, with the programme as it was before
         $count = $chance->getInt(1, 28);
         for ($n = 1; $n <= $count; $n++) {
             $kind = self::pick($chance, [
@@ -99,6 +114,7 @@ final class Logs
                 'reopened',
                 'corrected',
                 'noted',
+                'way-changed',
             ]);
             $of = EventKind::from($kind);
             $event = [
@@ -109,17 +125,28 @@ final class Logs
                 'device' => self::pick($chance, ['A', 'B']),
                 'after' => max(0, $n - $chance->getInt(1, 6)),
             ];
+            // a device counts steps by the ways it knows of
+            $known = $programme;
+            foreach (array_reverse($changes) as [$number, $device, $before]) {
+                $known = $event['after'] >= $number || $event['device'] === $device ? $known : $before;
+            }
+            $steps = array_sum(array_column($known, 'steps'));
             $event += $of->hasLearner() ? ['learner' => $learners[$chance->getInt(0, 2)]] : [];
             $event += $of->hasStep()
                 ? ['step' => $kind === 'moved' ? $chance->getInt(0, $steps + 1) : $chance->getInt(1, $steps)]
                 : [];
             $event += match ($kind) {
                 'taken-back' => ['cancels' => 'k'.$chance->getInt(1, $count)],
-                'corrected' => ['correction' => self::correction($chance, $programme)],
+                'corrected' => ['correction' => self::correction($chance, $known)],
                 'noted' => ['text' => 'A note.'],
+                'way-changed' => ['way' => self::change($chance, $programme, $n)],
                 default => [],
             };
             $events[] = $event;
+            if (isset($event['way'])) {
+                $changes[] = [$n, $event['device'], $programme];
+                $programme = self::changed($programme, $event['way']);
+            }
         }
         $repeats = array_slice($events, 0, $chance->getInt(0, 3)); // the same again, as after a lost answer
         $shuffled = $chance->shuffleArray([...$events, ...$repeats]);
@@ -127,7 +154,10 @@ final class Logs
         return ['programme' => $programme, 'learners' => $learners, 'events' => array_values($shuffled)];
     }
 
-    /** @param  list<array{slug: string, steps: int}>  $programme */
+    /**
+     * @param  list<array{slug: string, steps: int, passages?: list<array{name: string, option: string,
+     *     last: int}>}>  $programme
+     */
     public static function programme(array $programme): Programme
     {
         return Programme::of($programme);
@@ -147,6 +177,40 @@ final class Logs
             'finish' => $finish,
             'step' => $finish === 'stopped' ? $chance->getInt(1, $model['steps']) : null,
         ];
+    }
+
+    /**
+     * A change of one or two stretches of a model, that leaves it a step at least.
+     *
+     * @param  list<array{slug: string, steps: int}>  $programme
+     * @return array<string, mixed>
+     */
+    private static function change(Randomizer $chance, array $programme, int $n): array
+    {
+        $which = $chance->getInt(0, count($programme) - 1);
+        $begins = 1 + array_sum(array_column(array_slice($programme, 0, $which), 'steps'));
+        $last = $begins + $programme[$which]['steps'] - 1;
+        $first = $chance->getInt($begins, $last);
+        $was = $chance->getInt(0, $last - $first + 1);
+        $spans = [['first' => $first, 'was' => $was, 'now' => $chance->getInt(1, 3)]];
+        if ($first + $was + 1 < $last) {
+            $spans[] = ['first' => $first + $was + 1, 'was' => 1, 'now' => $chance->getInt(0, 2)];
+        }
+
+        return ['model' => $programme[$which]['slug'], 'passage' => 'legs', 'from' => "way$n", 'option' => "way$n+",
+            'begins' => $begins, 'spans' => $spans];
+    }
+
+    /**
+     * @param  list<array{slug: string, steps: int}>  $programme
+     * @param  array<string, mixed>  $way
+     * @return list<array{slug: string, steps: int}>
+     */
+    private static function changed(array $programme, array $way): array
+    {
+        return array_map(static fn (array $model): array => $model['slug'] === $way['model']
+            ? ['slug' => $model['slug'], 'steps' => $model['steps'] + self::way($way)->more()]
+            : $model, $programme);
     }
 
     /** @param  non-empty-list<string>  $from */

@@ -49,7 +49,7 @@ final class Reverse
     private function run(Line $line): FoldedState
     {
         [$moved, $rest] = $this->sketch->split($this->flap, $line);
-        $this->halve($moved);
+        $this->isFront = $this->sketch->halves($moved);
         foreach ($rest as $face) {
             foreach ($moved as $m) {
                 if ($this->sketch->parentOf($m) === $this->sketch->parentOf($face)) {
@@ -60,34 +60,6 @@ final class Reverse
         $this->sketch->move($moved, Isometry::reflection($line));
 
         return $this->sketch->finish($this->pin(...), $this->wish(...));
-    }
-
-    /**
-     * The layers over the middle of each face, counted: the upper half of them is the front half.
-     *
-     * @param  list<int>  $moved
-     */
-    private function halve(array $moved): void
-    {
-        foreach ($moved as $face) {
-            $here = $this->sketch->polygon($face)->centroid();
-            $stack = array_values(
-                array_filter($moved, fn (int $f): bool => $this->sketch->polygon($f)->contains($here)),
-            );
-            $over = count(
-                array_filter($stack, fn (int $f): bool => $f !== $face && $this->sketch->above($f, $face) === true),
-            );
-            if (count($stack) % 2 !== 0) {
-                throw CannotFold::because(
-                    sprintf(
-                        'A reverse fold needs a flap of two like halves; here lie %d layers, which cannot be halved.',
-                        count($stack),
-                    ),
-                    $here,
-                );
-            }
-            $this->isFront[$face] = $over < count($stack) / 2;
-        }
     }
 
     private function pin(int $i, int $j): ?bool

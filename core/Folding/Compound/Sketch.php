@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cathedra\Core\Folding\Compound;
 
 use Cathedra\Core\Folding\Assignment;
+use Cathedra\Core\Folding\CannotFold;
 use Cathedra\Core\Folding\Division;
 use Cathedra\Core\Folding\Edge;
 use Cathedra\Core\Folding\FaceGraph;
@@ -147,6 +148,36 @@ final class Sketch
         }
 
         return $found;
+    }
+
+    /**
+     * The two halves of a flap: the layers over the middle of each face, counted; the upper half of them is the front.
+     *
+     * @param  list<int>  $faces
+     * @return array<int, bool> whether a face belongs to the half nearer the folder
+     *
+     * @throws CannotFold when they cannot be halved
+     */
+    public function halves(array $faces): array
+    {
+        $isFront = [];
+        foreach ($faces as $face) {
+            $here = $this->polygon($face)->centroid();
+            $stack = array_filter($faces, fn (int $f): bool => $this->polygon($f)->contains($here));
+            $over = array_filter($stack, fn (int $f): bool => $f !== $face && $this->above($f, $face) === true);
+            if (count($stack) % 2 !== 0) {
+                throw CannotFold::because(
+                    sprintf(
+                        'This needs a flap of two like halves; here lie %d layers, which cannot be halved.',
+                        count($stack),
+                    ),
+                    $here,
+                );
+            }
+            $isFront[$face] = count($over) < count($stack) / 2;
+        }
+
+        return $isFront;
     }
 
     /** @param  list<int>  $faces */

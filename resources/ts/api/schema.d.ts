@@ -332,6 +332,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["waysOfTeaching"];
+        put: operations["keepUsualWays"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/ways/{model}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["waysOfLesson"];
         put?: never;
         post?: never;
         delete?: never;
@@ -712,6 +728,13 @@ export interface components {
             units: ("mm" | "cm" | "in")[];
             paper_kinds: ("office" | "folding" | "newsprint" | "kraft" | "construction" | "wallpaper" | "other")[];
             paper_sides: ("alike" | "coloured" | "printed" | "lined")[];
+            /** @description how this lead teaches usually: the option by passage, for each model that was kept */
+            ways: {
+                model: string;
+                ways: {
+                    [key: string]: string;
+                };
+            }[];
         };
         /** @description Something in the bin. */
         BinEntry: {
@@ -944,6 +967,7 @@ export interface components {
             passages: {
                 name: string;
                 question: string | null;
+                alike: boolean;
                 first: number;
                 last: number;
                 options: {
@@ -954,6 +978,7 @@ export interface components {
                     usual: boolean;
                     steps: number;
                     minutes: number | null;
+                    change: components["schemas"]["WayChange"] | null;
                     hard: string[];
                     picture: components["schemas"]["Drawing"];
                 }[];
@@ -1373,8 +1398,9 @@ export interface components {
             /** @description places where the lead chooses: ways that end alike, or options that may end differently */
             routes: {
                 name: string;
-                /** @description of a choice, whose options may end differently; null: ways that end alike */
                 question: string | null;
+                /** @description all ways end in the same state; options of a choice may not */
+                alike: boolean;
                 chosen: string;
                 /** @description its steps, by the chosen way */
                 first: number;
@@ -1589,6 +1615,7 @@ export interface components {
             cancels?: string | null;
             correction?: components["schemas"]["Correction"] | null;
             text?: string | null;
+            way?: components["schemas"]["WayChange"] | null;
             /** @description name of whose account did it */
             by?: string | null;
         };
@@ -1610,10 +1637,11 @@ export interface components {
             /** Format: uuid */
             cancels?: string | null;
             correction?: components["schemas"]["Correction"] | null;
+            way?: components["schemas"]["WayChange"] | null;
             text?: string | null;
         };
         /** @enum {string} */
-        EventKind: "started" | "moved" | "done" | "help" | "helped" | "away" | "came" | "left" | "taken-back" | "paused" | "resumed" | "finished-early" | "ended" | "reopened" | "corrected" | "noted";
+        EventKind: "started" | "moved" | "done" | "help" | "helped" | "away" | "came" | "left" | "taken-back" | "paused" | "resumed" | "finished-early" | "ended" | "reopened" | "corrected" | "noted" | "way-changed";
         /** @description How a learner ended with a model. */
         FinishData: {
             learner: number;
@@ -1623,6 +1651,11 @@ export interface components {
             outcome: "alone" | "help" | "stopped" | "away";
             /** @description where the learner stopped */
             step: number | null;
+            /** @description which way the learner folded, of each passage that can be shown another way and was folded */
+            ways: {
+                title: string;
+                way: string;
+            }[];
         };
         /** @description What is new in a lesson's log. */
         LogData: {
@@ -1646,6 +1679,23 @@ export interface components {
             enough: number[];
             /** @description a wait for help that is worth saying */
             long_wait_seconds: number;
+        };
+        WayChange: {
+            /** @description A change of way while teaching, as devices read and send it. */
+            model: string;
+            passage: string;
+            /** @description the option shown until now */
+            from: string;
+            /** @description the option shown from now on */
+            option: string;
+            /** @description number of the model's first step in the lesson */
+            begins: number;
+            /** @description ascending: from step first on, by the count until now, so many steps give way to so many */
+            spans: {
+                first: number;
+                was: number;
+                now: number;
+            }[];
         };
     };
     responses: never;
@@ -2291,6 +2341,63 @@ export interface operations {
         requestBody?: never;
         responses: {
             /** @description what another way of teaching each passage changes */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaysData"];
+                };
+            };
+        };
+    };
+    keepUsualWays: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                model: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    ways: {
+                        [key: string]: string;
+                    };
+                };
+            };
+        };
+        responses: {
+            /** @description kept as the usual ways of whoever is signed in; none: the usual ways of the library */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        ways: {
+                            [key: string]: string;
+                        };
+                    };
+                };
+            };
+        };
+    };
+    waysOfLesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: number;
+                model: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the same for a model of a lesson, and what a change while teaching does to its steps */
             200: {
                 headers: {
                     [name: string]: unknown;

@@ -29,6 +29,9 @@ final class CompoundFoldTest extends TestCase
 
     private const TRIANGLE = "  - {fold: rotate, by: 45}\n  - {fold: valley, bring: corner bottom, to: corner top}\n";
 
+    private const PUSHED = self::TRIANGLE.'  - {fold: inside-reverse, along: line (1/4 from (corner left) to (corner '
+        .'right)) to (1/4 from (corner left) to (corner top)), move: corner left, name: '."neck}\n";
+
     /** @return iterable<string, array{string, float, float, int}> steps, width, height (mm), most layers */
     public static function shapes(): iterable
     {
@@ -141,6 +144,33 @@ final class CompoundFoldTest extends TestCase
         self::assertSame([true, false, false, true], self::tipAmong($outside), 'tip, body, body, tip');
     }
 
+    /**
+     * A right triangle with its long side below, left corner L at the height of the pivot P, L a quarter of that side
+     * away. Folded in to straight up, the tip makes 90 degrees with PL; drawn out to 45 degrees above PL it keeps its
+     * distance from P.
+     */
+    public function testAPointDrawnOutKeepsItsLengthAndTakesTheAngle(): void
+    {
+        $before = Folds::steps(self::PUSHED)->end();
+        $after = Folds::steps(
+            self::PUSHED.
+            '  - {fold: draw-out, crease: neck, around: where crease neck meets edge bottom, to: corner '."left}\n",
+        )->end();
+        Folds::assertPaper($after);
+        $tip = $before->sheet->at(0.0, 0.0);
+        $lay = $before->positionOf($tip);
+        $lies = $after->positionOf($tip);
+        self::assertNotNull($lay);
+        self::assertNotNull($lies);
+        // The sheet of 100 mm stands on its corner: its diagonal, 141.42 mm, lies below; the pivot a quarter along it.
+        $pivot = new Point(50 - 141.421 / 4, 50.0);
+        self::assertEqualsWithDelta(141.421 / 4, $lay->distanceTo($pivot), 0.01);
+        self::assertEqualsWithDelta(141.421 / 4, $lies->distanceTo($pivot), 0.01);
+        self::assertEqualsWithDelta(90.0, rad2deg(atan2($lay->y - $pivot->y, $lay->x - $pivot->x)), 0.01);
+        self::assertEqualsWithDelta(135.0, rad2deg(atan2($lies->y - $pivot->y, $lies->x - $pivot->x)), 0.01);
+        self::assertSame([false, true, true, false], self::tipAmong($after), 'the tip is still between the layers');
+    }
+
     public function testACrimpIsTheSameInFrontAndBehind(): void
     {
         $steps =
@@ -183,6 +213,20 @@ final class CompoundFoldTest extends TestCase
             '  - {fold: outside-reverse, along: line (1/4 from (corner left) to (corner right)) to (1/4 from (corner '
                 ."left) to (corner top)), move: corner left}\n",
             'pass through paper',
+        ];
+        yield 'drawn further in' => [
+            self::PUSHED.'  - {fold: draw-out, crease: neck, around: where crease neck meets edge bottom, to: corner '
+                ."top}\n",
+            'goes further in',
+        ];
+        yield 'drawn out where nothing is folded in' => [
+            self::TRIANGLE."  - {fold: crease, bring: corner left, to: corner right, layers: all, name: middle}\n"
+                ."  - {fold: draw-out, crease: middle, around: middle of edge bottom, to: corner left}\n",
+            'Nothing is folded in at that crease',
+        ];
+        yield 'drawn out by a crease nobody made' => [
+            self::TRIANGLE."  - {fold: draw-out, crease: neck, around: corner left, to: corner top}\n",
+            'No earlier step makes a crease called "neck"',
         ];
         yield 'pleat lines in the wrong order' => [
             '  - {fold: pleat, along: line (1/4 from (corner top-left) to (corner top-right)) to (1/4 from (corner '

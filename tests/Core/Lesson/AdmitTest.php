@@ -13,6 +13,7 @@ use Cathedra\Core\Lesson\Log;
 use Cathedra\Core\Lesson\Origin;
 use Cathedra\Core\Lesson\Outcome;
 use Cathedra\Core\Lesson\Slot;
+use Cathedra\Core\Lesson\WayChange;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Logs;
@@ -40,6 +41,7 @@ final class AdmitTest extends TestCase
         'reopened' => [],
         'corrected' => ['learner', 'model', 'outcome'],
         'noted' => ['text'],
+        'way-changed' => ['way'],
     ];
 
     /** @return iterable<string, array{EventKind}> */
@@ -91,6 +93,7 @@ final class AdmitTest extends TestCase
         foreach (array_keys($with) as $field) {
             $other = ['learner' => 8, 'step' => 3, 'cancels' => 'other', 'model' => 'hat', 'text' => 'Other.'];
             $other['outcome'] = Outcome::of(Finish::Stopped, 1);
+            $other['way'] = WayChange::of('cup', 'half', 'once', 'twice', 1, [['first' => 3, 'was' => 1, 'now' => 2]]);
             self::assertFalse($event->saysTheSameAs(self::event($kind, [$field => $other[$field]] + $with)), $field);
         }
     }
@@ -230,6 +233,7 @@ final class AdmitTest extends TestCase
             'model' => 'cup',
             'outcome' => Outcome::of(Finish::Alone),
             'text' => 'A note.',
+            'way' => WayChange::of('cup', 'half', 'once', 'twice', 1, [['first' => 2, 'was' => 1, 'now' => 2]]),
         ];
 
         return $only === null ? $all : array_intersect_key($all, array_flip($only));

@@ -56,7 +56,7 @@ final class ChoiceTest extends TestCase
                 $tip->chosen,
                 $tip->when['left'],
                 $tip->isUsual(),
-                $tip->endsAlike(),
+                $tip->alike,
                 $tip->firstStep,
                 $tip->lastStep,
             ],

@@ -76,7 +76,7 @@ final class LibraryTest extends TestCase
     {
         $other = Folds::library($slug, $choice);
         // The same choices, whose options may end differently, with the usual way of every route.
-        $choices = array_filter($other->sequence->routes, static fn (Route $route): bool => ! $route->endsAlike());
+        $choices = array_filter($other->sequence->routes, static fn (Route $route): bool => ! $route->alike);
         $usual = Folds::library($slug, array_map(static fn (Route $route): string => $route->chosen, $choices));
         self::assertNull(Sameness::difference($usual->end(), $other->end()));
         foreach (array_diff_key($other->sequence->routes, $choices) as $name => $route) {
@@ -109,8 +109,8 @@ final class LibraryTest extends TestCase
     public function testTheLibraryUsesEveryFoldAndHasTheModelsALeadLooksFor(): void
     {
         $kinds = [];
-        foreach (Folds::slugs() as $slug) {
-            foreach (Folds::library($slug)->sequence->steps as $step) {
+        foreach (self::models() as [$slug, $choice]) {
+            foreach (Folds::library($slug, $choice)->sequence->steps as $step) {
                 $kinds[$step->kind->value] = true;
             }
         }

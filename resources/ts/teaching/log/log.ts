@@ -4,7 +4,8 @@ type Schemas = components['schemas']
 export type EventKind = Schemas['EventKind']
 /** One line of a lesson's log; what the server leaves out may be missing. */
 export type LogEvent = Pick<Schemas['EventData'], 'key' | 'kind' | 'number' | 'at_ms' | 'device' | 'after'> &
-  Partial<Pick<Schemas['EventData'], 'learner' | 'step' | 'cancels' | 'correction' | 'text' | 'by'>>
+  Partial<Pick<Schemas['EventData'], 'learner' | 'step' | 'cancels' | 'correction' | 'text' | 'way' | 'by'>>
+export type WayChange = Schemas['WayChange']
 export interface TaughtModel {
   slug: string
   first: number
@@ -30,6 +31,8 @@ export function logOf(given: readonly LogEvent[]): Log {
   const byKey = new Map<string, LogEvent>()
   for (const event of [...given].sort((a, b) => a.number - b.number))
     if (!byKey.has(event.key)) byKey.set(event.key, event)
+  const changes = [...byKey.values()].filter((event) => event.way)
+  for (const [key, event] of byKey) byKey.set(key, counted(event, changes))
   const events = [...byKey.values()]
   let ended: number | null = null
   for (const event of events) {
@@ -43,6 +46,43 @@ export function logOf(given: readonly LogEvent[]): Log {
     if (ended === null || event.number < ended || named.number > ended || !isMark(named)) takenBack.add(named.key)
   }
   return { events, ended, takenBack }
+}
+
+/** An event with its step as the lesson counts them now, whatever way was shown when it was done. */
+function counted(event: LogEvent, changes: readonly LogEvent[]): LogEvent {
+  const unknown = changes.filter((change) => change !== event && !knows(event, change))
+  return unknown.reduce((now, { way }) => (way ? renumbered(now, way) : now), event)
+}
+
+const knows = (event: LogEvent, change: LogEvent) =>
+  event.after >= change.number || (event.number > change.number && event.device === change.device)
+
+function renumbered(event: LogEvent, way: WayChange): LogEvent {
+  const { correction } = event
+  const before = way.begins - 1
+  return {
+    ...event,
+    ...(event.step == null ? {} : { step: stepAfter(way, event.step, event.kind === 'done') }),
+    ...(correction?.step != null && correction.model === way.model
+      ? { correction: { ...correction, step: stepAfter(way, correction.step + before, false) - before } }
+      : {}),
+  }
+}
+
+/** A step by the count after a change of way: the mirror of core/Lesson/WayChange.php, done() and at(). */
+export function stepAfter(way: WayChange, step: number, done: boolean): number {
+  let shift = 0
+  for (const { first, was, now } of way.spans) {
+    if (step < first) break
+    if (step < first + was) {
+      const place = first + shift
+      const folded = step === first + was - 1 ? place + now - 1 : place - 1
+      if (done) return folded < way.begins ? 0 : folded
+      return now === 0 ? Math.max(way.begins, place - 1) : place
+    }
+    shift += now - was
+  }
+  return step + shift
 }
 
 export const isLate = (log: Log, event: LogEvent) => log.ended !== null && event.number > log.ended && isMark(event)
