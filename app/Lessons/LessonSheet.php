@@ -12,14 +12,12 @@ use App\Models\Lesson;
 use App\Models\Stock;
 use App\Paper\Kits;
 use App\Paper\PaperBench;
-use App\Shelf\ModelFacts;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
 use App\Teaching\LessonLog;
 use App\Teaching\Record;
 use App\Teaching\RulesData;
 use Carbon\CarbonImmutable;
-use Cathedra\Core\Pacing\Room;
 use Cathedra\Core\Pacing\RunSheet;
 use Cathedra\Core\Rules\Bounds;
 use Illuminate\Database\Eloquent\Collection;
@@ -55,6 +53,7 @@ final readonly class LessonSheet
         private LessonLog $log,
         private Record $record,
         private ModelMinutes $minutes,
+        private LessonPlan $plan,
     ) {
     }
 
@@ -63,7 +62,7 @@ final readonly class LessonSheet
         $lesson->loadMissing(self::WITH);
         $paper = $this->bench->forLesson($lesson);
         $programme = Programme::of($lesson, $this->shelf);
-        $plan = $this->plan($lesson, $programme);
+        $plan = $this->plan->of($lesson, $programme);
         [$log, $events] = $this->log->whole($lesson);
         $sheets = $paper === null ? null : [$paper->sheets, $paper->short];
 
@@ -75,7 +74,7 @@ final readonly class LessonSheet
             $paper,
             new PlanData(
                 $plan->lines,
-                self::minutes($plan->needed),
+                LessonPlan::whole($plan->needed),
                 $lesson->minutes,
                 intdiv($plan->spare(), 60),
                 $plan->spare() >= 0,
@@ -106,7 +105,7 @@ final readonly class LessonSheet
             $paper = $lesson->used_paper === null ? $this->bench->reckon($lesson) : null;
             $programme = Programme::of($lesson, $this->shelf);
             $sheets = $paper === null ? null : ($paper->fits() ? [$paper->sheets(), $paper->short()] : [0, 0]);
-            $plan = $this->plan($lesson, $programme);
+            $plan = $this->plan->of($lesson, $programme);
 
             return $this->cardFrom($lesson, $sheets, $plan, $programme, $finished[$lesson->id] ?? 0);
         }, $lessons);
@@ -162,7 +161,7 @@ final readonly class LessonSheet
             $lesson->group->size(),
             $lesson->starts_at->format('Y-m-d\TH:i'),
             $lesson->minutes,
-            self::minutes($plan->needed),
+            LessonPlan::whole($plan->needed),
             $plan->spare() >= 0,
             $lesson->status(),
             $lesson->step,
@@ -206,25 +205,5 @@ final readonly class LessonSheet
         $rules = $this->files->teachingRules();
 
         return new RulesData(array_map($rules->enough(...), range(0, Bounds::MAX_LEARNERS)), $rules->longWaitSeconds);
-    }
-
-    private function plan(Lesson $lesson, Programme $programme): RunSheet
-    {
-        $times = $this->files->times();
-        $room = new Room($lesson->learners(), $lesson->helpers, $lesson->group->age_band);
-        $squares = count(array_filter($programme->models(), static fn (ModelFacts $m): bool => $m->ratio === 1.0));
-        $squaring = $lesson->square_in_lesson
-            ? $squares *
-                (int) round(
-                    $this->kits->squaringSeconds($lesson->method) * ($times->ages[$room->ageBand]['factor'] ?? 1),
-                )
-            : 0;
-
-        return RunSheet::plan($room, $programme->loads(), $lesson->minutes, $squaring, $times, $lesson->decorate);
-    }
-
-    private static function minutes(int $seconds): int
-    {
-        return (int) ceil($seconds / 60);
     }
 }

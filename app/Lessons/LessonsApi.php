@@ -45,8 +45,9 @@ use App\Support\Api\Removes;
     Reads(
         '/lessons/{lesson}/ways/{model}',
         'waysOfLesson',
-        'the same for a model of a lesson, and what a change while teaching does to its steps',
+        'the same for a model of a lesson, with what a change while teaching does to its steps where no ways are asked',
         '#WaysData',
+        query: ['ways?' => ''],
     ),
 ]
 final class LessonsApi

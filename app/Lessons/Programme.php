@@ -18,12 +18,14 @@ final readonly class Programme
     {
     }
 
-    public static function of(Lesson $lesson, ModelShelf $shelf): self
+    /** @param  array<string, array<string, string>>  $instead  ways by model, in place of those the lesson is set to */
+    public static function of(Lesson $lesson, ModelShelf $shelf, array $instead = []): self
     {
         $items = [];
         $next = 1;
         foreach ($lesson->models as $model) {
-            $items[] = $item = self::item($shelf, $model->model, $model->ways ?? [], $model->side_mm, $next);
+            $own = $instead[$model->model] ?? $model->ways ?? [];
+            $items[] = $item = self::item($shelf, $model->model, $own, $model->side_mm, $next);
             $next += count($item->loads);
         }
         if ($items === []) {

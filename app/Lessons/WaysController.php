@@ -21,41 +21,36 @@ final class WaysController extends Controller
 
     public function __invoke(Request $request, string $model): JsonResponse
     {
-        [$shelf, $teaching] = [$this->shelf, $this->teaching];
-        abort_unless($shelf->has($model), 404);
-        $ways = $request->query('ways', []);
-        if ($ways !== [] && ! $shelf->offers($model, $ways)) {
-            throw ValidationException::withMessages(['ways' => 'This model does not offer that way.']);
-        }
+        abort_unless($this->shelf->has($model), 404);
+        $ways = $this->ways($model, $request->query('ways', []));
         $group = $request->query('group');
         if ($group !== null && (! is_string($group) || ! ctype_digit($group))) {
             throw ValidationException::withMessages(['group' => 'A group is named by its number.']);
         }
 
-        /** @var array<string, string> $ways */
-        return response()->json($teaching(
+        return response()->json($this->teaching->ofModel(
             $model,
             $ways,
             $group === null ? null : $this->organisation($request)->groups()->findOrFail((int) $group),
         ));
     }
 
-    /** The same for a model of a lesson, planned or being taught: by its group, its ways, and its count of steps. */
-    public function lesson(Lesson $lesson, string $model): JsonResponse
+    /** The same for a model of a lesson, planned or being taught; `ways` are those thought of, else its own. */
+    public function lesson(Request $request, Lesson $lesson, string $model): JsonResponse
     {
         $item = Programme::of($lesson, $this->shelf)->find($model) ?? abort(404);
+        $asked = $request->query('ways');
 
-        return response()->json(($this->teaching)($model, $item->ways, $lesson->group, $item->first));
+        return response()->json(
+            $this->teaching->ofLesson($lesson, $item, $asked === null ? null : $this->ways($model, $asked)),
+        );
     }
 
     /** Keeps ways as the usual ones of whoever is signed in: lessons made from now on begin with them. */
     public function keep(Request $request, string $model): JsonResponse
     {
         abort_unless($this->shelf->has($model), 404);
-        $ways = $request->input('ways');
-        if (! is_array($ways) || ($ways !== [] && ! $this->shelf->offers($model, $ways))) {
-            throw ValidationException::withMessages(['ways' => 'This model does not offer that way.']);
-        }
+        $ways = $this->ways($model, $request->input('ways'));
         $of = ['user_id' => $this->user($request)->id, 'model' => $model];
         $ways === []
             ? DB::table('usual_ways')->where($of)->delete()
@@ -66,5 +61,16 @@ final class WaysController extends Controller
             );
 
         return response()->json(['ways' => (object) $ways]);
+    }
+
+    /** @return array<string, string> */
+    private function ways(string $model, mixed $given): array
+    {
+        if (! is_array($given) || ($given !== [] && ! $this->shelf->offers($model, $given))) {
+            throw ValidationException::withMessages(['ways' => 'This model does not offer that way.']);
+        }
+
+        /** @var array<string, string> $given */
+        return $given;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Lessons;
 
 use App\Models\Group;
+use App\Models\Lesson;
 use App\Shelf\ModelData;
 use App\Shelf\ModelShelf;
 use App\Shelf\StepData;
@@ -14,15 +15,54 @@ use App\Teaching\WayChangeData;
 /** What another way of teaching a passage would change: its steps, its hard moments, its end, and the minutes. */
 final readonly class WaysOfTeaching
 {
-    public function __construct(private ModelShelf $shelf, private ModelMinutes $minutes, private ChangeWay $change)
-    {
+    public function __construct(
+        private ModelShelf $shelf,
+        private ModelMinutes $minutes,
+        private LessonPlan $plan,
+        private ChangeWay $change,
+    ) {
     }
 
     /**
+     * Of a model alone.
+     *
      * @param  array<string, string>  $ways  as chosen; others are the usual ones
-     * @param  int|null  $begins  number of the model's first step in a lesson; null where there is none
      */
-    public function __invoke(string $slug, array $ways, ?Group $group, ?int $begins = null): WaysData
+    public function ofModel(string $slug, array $ways, ?Group $group): WaysData
+    {
+        return $this->of(
+            $slug,
+            $ways,
+            fn (array $taken): ?int => $group === null ? null : $this->minutes->of($group, $slug, $taken),
+        );
+    }
+
+    /**
+     * Of a model of a lesson: minutes are those of the whole lesson, and each option says what the steps would become.
+     *
+     * @param  array<string, string>|null  $asked  ways that are thought of; null: as the lesson is set
+     */
+    public function ofLesson(Lesson $lesson, ProgrammeItem $item, ?array $asked): WaysData
+    {
+        $lesson->loadMissing(LessonSheet::WITH);
+
+        return $this->of(
+            $item->slug,
+            $asked ?? $item->ways,
+            fn (array $taken): int => $this->plan->minutes(
+                $lesson,
+                Programme::of($lesson, $this->shelf, [$item->slug => $taken]),
+            ),
+            $asked === null ? $item->first : null,
+        );
+    }
+
+    /**
+     * @param  array<string, string>  $ways
+     * @param  callable(array<string, string>): ?int  $minutes  by ways
+     * @param  int|null  $begins  number of the model's first step in a lesson; null: a change there is not asked for
+     */
+    private function of(string $slug, array $ways, callable $minutes, ?int $begins = null): WaysData
     {
         $model = $this->shelf->model($slug, $ways);
         $passages = [];
@@ -37,7 +77,7 @@ final readonly class WaysOfTeaching
                     'when' => $way['when'],
                     'chosen' => $way['key'] === $route['chosen'],
                     'usual' => $i === 0,
-                    'minutes' => $group === null ? null : $this->minutes->of($group, $slug, $taken),
+                    'minutes' => $minutes($taken),
                     'change' => $begins === null || $way['key'] === $route['chosen'] ? null : new WayChangeData(
                         $this->change->between($slug, $ways, $route['name'], $route['chosen'], $way['key'], $begins),
                     ),
@@ -54,7 +94,7 @@ final readonly class WaysOfTeaching
             ];
         }
 
-        return new WaysData($group === null ? null : $this->minutes->of($group, $slug, $ways), $passages);
+        return new WaysData($minutes($ways), $passages);
     }
 
     /** @return array{steps: int, hard: list<string>, picture: array<string, mixed>} */

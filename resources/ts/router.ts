@@ -110,6 +110,13 @@ export const router = createRouter({
       meta: { title: 'Handout' },
     },
     {
+      path: '/lessons/:id(\\d+)/ways/:slug',
+      name: 'ways',
+      component: () => import('./lessons/Ways.vue'),
+      props: (to) => ({ id: Number(to.params['id']), slug: String(to.params['slug']) }),
+      meta: { title: 'Ways of teaching', bare: true },
+    },
+    {
       path: '/lessons/:id(\\d+)/teach',
       name: 'teach',
       component: () => import('./teaching/Stage.vue'),

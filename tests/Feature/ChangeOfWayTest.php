@@ -102,6 +102,27 @@ final class ChangeOfWayTest extends TestCase
         $this->getJson("/api/lessons/$lesson/ways/cat")->assertNotFound();
     }
 
+    /** With a drinking cup before it, helpers and squares made in the lesson: minutes are those of the whole lesson. */
+    public function testTheMinutesAreThoseOfTheLesson(): void
+    {
+        $lead = $this->lead();
+        $this->actingAs($lead);
+        $group = $this->group($lead);
+        $input = fn (array $ways): array => $this->lessonInput(
+            $group,
+            ['square_in_lesson' => true, 'helpers' => 2, 'further' => [['model' => 'crane', 'ways' => $ways]]],
+        );
+        $id = $this->postJson('/api/lessons', $input([]))->assertCreated()->json('card.id');
+        $asked = $this->getJson("/api/lessons/$id/ways/crane?ways[legs]=pages")->assertOk()->json();
+        self::assertSame([null], array_values(array_unique(array_column($asked['passages'][1]['options'], 'change'))));
+        $now = $this->getJson("/api/lessons/$id/ways/crane")->assertOk()->json();
+        $planned = $this->putJson("/api/lessons/$id", $input(['legs' => 'pages']) + ['version' => 1])->assertOk();
+        $needed = $planned->json('plan.needed_minutes');
+        self::assertGreaterThan($now['minutes'], $needed);
+        self::assertSame($needed, $asked['minutes']);
+        self::assertSame($needed, array_column($now['passages'][1]['options'], 'minutes', 'key')['pages']);
+    }
+
     public function testUsualWaysAreKeptForWhoeverTeachesSo(): void
     {
         $this->crane([]);

@@ -10,6 +10,8 @@ export type StepData = Schemas['StepData']
 export type FoldData = Schemas['FoldData']
 export type FoldPageData = Schemas['FoldPageData']
 export type PatternData = Schemas['PatternData']
+export type WaysData = Schemas['WaysData']
+export type Passage = WaysData['passages'][number]
 /** The way taken, by route of a model. */
 export type Ways = Record<string, string>
 export type GroupData = Schemas['GroupData']

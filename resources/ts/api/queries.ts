@@ -74,6 +74,25 @@ export function useWaysOfTeaching(
   })
 }
 
+/** The same for a model of a lesson; without ways as the lesson is set, with what a change now would do. */
+export function useWaysOfLesson(
+  id: MaybeRefOrGetter<number>,
+  slug: MaybeRefOrGetter<string>,
+  ways: MaybeRefOrGetter<Ways | undefined>,
+) {
+  return useQuery({
+    queryKey: ['lessons', id, 'ways', slug, ways],
+    queryFn: () => waysOfLesson(toValue(id), toValue(slug), toValue(ways)),
+    placeholderData: (before) => before,
+  })
+}
+export const waysOfLesson = (lesson: number, model: string, ways?: Ways) =>
+  answer(
+    client.GET('/api/lessons/{lesson}/ways/{model}', {
+      params: { path: { lesson, model }, query: ways === undefined ? {} : { ways } },
+    }),
+  )
+
 /** How many of a group have made each kind of fold. */
 export function useFoldStanding(group: MaybeRefOrGetter<number | null>) {
   return useQuery({

@@ -2387,7 +2387,10 @@ export interface operations {
     };
     waysOfLesson: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description the way taken, by route */
+                ways?: components["parameters"]["Ways"];
+            };
             header?: never;
             path: {
                 lesson: number;
@@ -2397,7 +2400,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description the same for a model of a lesson, and what a change while teaching does to its steps */
+            /** @description the same for a model of a lesson, with what a change while teaching does to its steps where no ways are asked */
             200: {
                 headers: {
                     [name: string]: unknown;

@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
 import { client, type LessonData, Problem, type Ways } from '../api/client'
-import { useGroups, useModels, useSaveLesson, useStocks } from '../api/queries'
+import { useGroups, useMe, useModels, useSaveLesson, useStocks } from '../api/queries'
 import { later } from '../parts/clock'
 import FoldPicture from '../parts/FoldPicture.vue'
 import { useRemoving } from '../bin/useRemoving'
@@ -16,6 +16,7 @@ const { between } = useBounds()
 const route = useRoute()
 const router = useRouter()
 const groups = useGroups()
+const me = useMe()
 const models = useModels()
 const stocks = useStocks()
 const save = useSaveLesson()
@@ -40,7 +41,9 @@ const others = computed(() =>
 )
 function add(event: Event) {
   const select = event.target as HTMLSelectElement
-  if (select.value !== '') form.value.further.push({ model: select.value, ways: {}, side_mm: null })
+  if (select.value !== '') {
+    form.value.further.push({ model: select.value, ways: usualWays(select.value), side_mm: null })
+  }
   select.value = ''
 }
 const saved = ref(false)
@@ -49,8 +52,14 @@ const ways = computed<Ways>(() => {
   const given = route.query['ways']
   if (typeof given === 'string' && form.value.model === route.query['model'])
     return Object.fromEntries(given.split(',').map((pair) => pair.split(':', 2)))
-  return props.lesson && form.value.model === props.lesson.card.model ? (props.lesson.models[0]?.ways ?? {}) : {}
+  return props.lesson && form.value.model === props.lesson.card.model
+    ? (props.lesson.models[0]?.ways ?? {})
+    : usualWays(form.value.model)
 })
+/** How this lead teaches the model usually, where she said so. */
+function usualWays(model: string): Ways {
+  return me.data.value?.ways.find((one) => one.model === model)?.ways ?? {}
+}
 
 watch(
   () => groups.data.value,
@@ -157,6 +166,12 @@ async function remove() {
             height="44"
             @click="form.further.splice(i, 1)"
             >{{ t('choose.furtherRemove', { title: titleOf(one.model) }) }}</v-btn
+          >
+          <span v-if="!lesson && Object.keys(ways).length" class="quiet">{{ t('choose.usual') }}</span>
+          <RouterLink
+            v-if="lesson && lesson.card.status !== 'taught'"
+            :to="{ name: 'ways', params: { id: lesson.card.id, slug: lesson.card.model } }"
+            >{{ t('teaching.link') }}</RouterLink
           >
           <select v-if="form.further.length < 4" :aria-label="t('choose.furtherAdd')" @change="add">
             <option value="">{{ t('choose.furtherAdd') }}</option>

@@ -62,6 +62,9 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
         <RouterLink :to="{ name: 'lesson-handout', params: { id: lesson.card.id } }">{{
           t('handout.print')
         }}</RouterLink>
+        <RouterLink :to="{ name: 'ways', params: { id: lesson.card.id, slug: lesson.card.model } }">{{
+          t('teaching.link')
+        }}</RouterLink>
       </div>
       <v-select
         class="decorate no-print"

@@ -10,6 +10,7 @@ import { type Finish, isFinished, type Outcome } from './log/outcomes'
 import { useDeeds } from './queue/deeds'
 import RefusedDeeds from './RefusedDeeds.vue'
 import { useLessonLog } from './useLessonLog'
+import WaysFolded from './WaysFolded.vue'
 
 /**
  * The record of a lesson: what its log says of everybody, corrected by hand where the taps were wrong, with its
@@ -128,6 +129,7 @@ watch([waiting, newest], ([left], [before]) => {
         <span v-if="history(learner.id)" class="quiet history">{{ history(learner.id) }}</span>
       </li>
     </ul>
+    <WaysFolded :finishes="lesson.record.finishes.filter((f) => f.model === slug)" :name-of="nameOf" />
     <button v-if="standing.ended_ms !== null" type="button" class="again no-print" @click="add('reopened')">
       {{ t('keep.reopen') }}
     </button>

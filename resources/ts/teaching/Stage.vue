@@ -72,6 +72,11 @@ function tap(learner: number) {
   stage.mark(learner, mode.value)
   mode.value = 'done'
 }
+/** Where the model that is folded now can be shown another way. */
+const otherWays = computed(() => ({
+  name: 'ways',
+  params: { id: props.id, slug: model.value?.summary.slug ?? lesson.data.value?.card.model ?? '' },
+}))
 async function end() {
   if (stage.ending.value) return
   await stage.end()
@@ -93,6 +98,7 @@ const keys: Record<string, () => void> = {
   f: () => { guided.value = !guided.value },
   u: stage.undo,
   d: () => { mode.value = 'done' },
+  w: () => { void router.push(otherWays.value) },
   h: () => { mode.value = 'help' },
 }
 onKeyStroke((event) => {
@@ -213,6 +219,9 @@ const LONG = 90
         </button>
       </div>
       <SeatPlan :seats="seats" :at="Math.min(at, total)" @tap="tap" />
+      <RouterLink v-if="model.routes.length" class="ways" :to="otherWays">
+        {{ t('stage.ways') }} <kbd class="key">W</kbd>
+      </RouterLink>
     </aside>
     <footer>
       <button type="button" @click="go(at - 1)">

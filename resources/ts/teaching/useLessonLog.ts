@@ -1,3 +1,4 @@
+import { useQueryClient } from '@tanstack/vue-query'
 import { useDocumentVisibility, useTimeoutFn } from '@vueuse/core'
 import { computed, onScopeDispose, readonly, ref, shallowRef, watch } from 'vue'
 import { answer, client, type LessonData } from '../api/client'
@@ -17,6 +18,7 @@ const QUIET_AFTER_MS = 20_000
  * send. Everything a screen shows of a lesson is folded from it; nothing else is kept.
  */
 export function useLessonLog(id: () => number, lesson: () => LessonData | undefined) {
+  const cache = useQueryClient()
   const deeds = useDeeds()
   const device = deviceName()
   const known = shallowRef(new Map<string, LogEvent>())
@@ -37,7 +39,13 @@ export function useLessonLog(id: () => number, lesson: () => LessonData | undefi
     seen.now(id(), newest.value)
   }
   watch(lesson, (data) => { if (data && data.card.id === id()) take(data.log) }, { immediate: true })
-  onScopeDispose(deeds.onAnswer((of, log) => { if (of === id()) take(log) }))
+  /** A passage shown another way changes the lesson's steps with its log, so both are read anew together. */
+  function hear(log: LogData) {
+    const recounts = log.events.some((event) => event.kind === 'way-changed' && !known.value.has(event.key))
+    if (recounts) void cache.invalidateQueries({ queryKey: ['lessons', id()] })
+    else take(log)
+  }
+  onScopeDispose(deeds.onAnswer((of, log) => { if (of === id()) hear(log) }))
 
   const failures = ref(0)
   const pause = computed(() => {
@@ -48,7 +56,7 @@ export function useLessonLog(id: () => number, lesson: () => LessonData | undefi
   const poll = useTimeoutFn(async () => {
     if (lesson()) {
       try {
-        take(await answer(client.GET('/api/lessons/{lesson}/events', {
+        hear(await answer(client.GET('/api/lessons/{lesson}/events', {
           params: { path: { lesson: id() }, query: { after: newest.value } },
         })))
         failures.value = 0

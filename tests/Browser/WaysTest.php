@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys;
+
+/** A crane with pages instead of reverses: planned so, half taught, shown the other way at the bird base, recorded. */
+final class WaysTest extends BrowserTestCase
+{
+    private const PAGES = 'Turned like pages, folded up and drawn out';
+
+    private const REVERSE = 'Folded inside, each between its own layers';
+
+    public function testACraneWithPagesIsShownTheOtherWayAtTheBirdBase(): void
+    {
+        $b = $this->browser;
+        $lesson = $this->lesson(['Ada', 'Bram', 'Cleo'], 'crane');
+        $this->plansWithPages($lesson);
+
+        // Everybody to the bird base, and Ada, who is quick, on with the pages.
+        $b->visit("/lessons/$lesson/teach")->saying('Before the first step', 'h1');
+        for ($step = 1; $step <= 13; $step++) {
+            $b->press(WebDriverKeys::ARROW_RIGHT)->saying("$step ", 'h1');
+        }
+        foreach ([1, 2] as $seat) {
+            $b->find(".seats li:nth-child($seat) button")->click();
+        }
+        $this->done(['Ada', 'Bram']);
+        $b->press(WebDriverKeys::ARROW_RIGHT)->saying('14 ', 'h1');
+        $ada = $this->api("/api/lessons/$lesson")['group']['learners'][0]['id'];
+        $this->post("/api/lessons/$lesson/events", 'done', ['learner' => $ada, 'step' => 22]);
+        $b->saying('22 done', 'span');
+        self::assertSame('14 Turn a layer like a page.', $this->fold());
+
+        // The other way, on a slow line; what was tapped is sent before it.
+        $b->network(false, 300);
+        $b->press('w')->waitForPath("#^/lessons/$lesson/ways/crane$#");
+        $b->until(fn (): bool => $this->focused() === self::PAGES, 'the open passage has the focus');
+        $b->saying('the group is past it', 'span');
+        $pages = $this->minutes();
+        $b->press(WebDriverKeys::ARROW_UP);
+        $b->until(fn (): bool => $this->minutes() < $pages, 'two reverses take less than nine plain steps');
+        $b->click('Show it like this from here on', 'button')->waitForPath("#^/lessons/$lesson/teach$#");
+        $b->saying('14 Inside reverse fold.', 'h1');
+        $b->network(false, 0);
+        self::assertCount(17, $this->all('.thread li'));
+        $this->done(['Ada']);
+
+        // On, after a reload.
+        $b->visit("/lessons/$lesson/teach")->saying('14 Inside reverse fold.', 'h1');
+        for ($step = 15; $step <= 17; $step++) {
+            $b->press(WebDriverKeys::ARROW_RIGHT)->saying("$step ", 'h1');
+        }
+        foreach ([1, 2] as $seat) {
+            $b->find(".seats li:nth-child($seat) button")->click();
+        }
+        $this->done(['Ada', 'Bram']);
+        $b->press(WebDriverKeys::ARROW_RIGHT)->saying('Finished', 'h1');
+        $b->click('End the lesson', 'button')->waitForPath("#^/lessons/$lesson/keep$#");
+        $b->saying('2 of 3 finished', 'h1');
+        $b->saying('How do neck and tail get up?', 'dt');
+        self::assertSame('Ada', $this->names(self::PAGES));
+        self::assertSame('Bram', $this->names(self::REVERSE));
+
+        // What was taught stays as it was shown.
+        $b->visit("/lessons/$lesson/ways/crane")->saying('This lesson has been taught', 'span');
+    }
+
+    private function plansWithPages(int $lesson): void
+    {
+        $b = $this->browser;
+        $b->visit("/lessons/$lesson/plan")->click('Ways of teaching it', 'a');
+        $b->saying('3 passages of the crane can be taught another way', 'h1');
+        $before = $this->minutes();
+        $b->click(self::PAGES, 'label');
+        $b->until(fn (): bool => $this->minutes() > $before, 'nine plain steps take longer than two reverses');
+        $pages = $this->minutes();
+        $b->click('Keep as my usual ways', 'button')->saying('Kept: your next lessons begin with these ways', 'span');
+        $b->click('Teach it like this', 'button')->waitForPath("#^/lessons/$lesson/plan$#");
+        $b->saying("$pages of 60 minutes", 'p');
+        $b->saying('22 ', 'li');
+        $b->visit('/lessons/new')->click('Crane', 'label')->saying('Taught by the ways you chose.', 'span');
+    }
+
+    /** Minutes that the headline says. */
+    private function minutes(): int
+    {
+        preg_match('/As chosen: (\d+) min/', $this->browser->find('.say')->getText(), $found);
+
+        return (int) ($found[1] ?? 0);
+    }
+
+    private function fold(): string
+    {
+        return $this->browser->find('h1 .fold')->getText();
+    }
+
+    /** What the label of the focused field says first. */
+    private function focused(): string
+    {
+        return (string) $this->browser->driver->executeScript(
+            'return document.activeElement?.closest("label")?.querySelector("b")?.textContent ?? ""',
+        );
+    }
+
+    /** Who folded this way, by the record. */
+    private function names(string $way): string
+    {
+        return ltrim((string) $this->browser->driver->executeScript(
+            'return [...document.querySelectorAll("dd")].find(d => d.querySelector("b").textContent === arguments[0])'
+                .'?.querySelector("span").textContent ?? ""',
+            [$way],
+        ));
+    }
+
+    /** @param  list<string>  $names  whose sheets have the corner turned */
+    private function done(array $names): void
+    {
+        $this->browser->until(
+            fn (): bool => $names === array_values(
+                (array) $this->browser->driver->executeScript(
+                    'return [...document.querySelectorAll(".seats button.done b")].map(b => b.textContent)',
+                ),
+            ),
+            implode(', ', $names).' should be done',
+        );
+    }
+}
