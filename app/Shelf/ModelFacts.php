@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shelf;
 
+use Cathedra\Core\Sequence\Sequence;
 use Cathedra\Core\Sequence\Solid;
 use JsonSerializable;
 use OpenApi\Attributes as OA;
@@ -33,6 +34,7 @@ use OpenApi\Attributes as OA;
             'level',
             'hard',
             'does',
+            'occasions',
             'contrast',
             'side_up',
             'opened',
@@ -48,6 +50,7 @@ final readonly class ModelFacts implements JsonSerializable
      * @param  list<array{title: string, scale: float, ratio: float}>  $parts
      * @param  list<int>  $hard
      * @param  list<string>  $does
+     * @param  list<string>  $occasions
      */
     public function __construct(
         #[OA\Property] public string $slug,
@@ -124,11 +127,19 @@ final readonly class ModelFacts implements JsonSerializable
                 type: 'array',
                 items: new OA\Items(
                     type: 'string',
-                    enum: ['flap', 'fly', 'spin', 'puff', 'hold', 'stand', 'float', 'snap', 'grip'],
+                    enum: Sequence::DOES,
                 ),
             ),
         ]
         public array $does,
+        #[
+            OA\Property(
+                description: 'what it is folded for, or goes with',
+                type: 'array',
+                items: new OA\Items(type: 'string', enum: Sequence::OCCASIONS),
+            ),
+        ]
+        public array $occasions,
         #[
             OA\Property(
                 description: 'computed: share of the finished model, seen from above or below, that shows the less '

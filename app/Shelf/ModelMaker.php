@@ -162,6 +162,7 @@ final readonly class ModelMaker
             $insight->level,
             $insight->hard,
             $sequence->does,
+            $sequence->occasions,
             round(self::contrast(Anatomy::of($folded->end())), 4),
             $sequence->sideUp->value,
             self::opened($folded),

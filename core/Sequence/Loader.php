@@ -88,6 +88,7 @@ final readonly class Loader
             $top->texts('decorate'),
             $top->texts('display'),
             $top->someOf('does', Sequence::DOES),
+            $top->someOf('occasions', Sequence::OCCASIONS),
             GoalReader::all($top, $lines),
             $top->has('shown') ? $top->step('shown', $count, $count) : null,
         );

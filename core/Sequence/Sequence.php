@@ -13,6 +13,11 @@ final readonly class Sequence
 {
     public const DOES = ['flap', 'fly', 'spin', 'puff', 'hold', 'stand', 'float', 'snap', 'grip'];
 
+    /** What a model is folded for, or goes with. */
+    public const OCCASIONS = [
+        'spring', 'summer', 'autumn', 'winter', 'wish', 'thanks', 'party', 'animals', 'sea', 'play', 'home',
+    ];
+
     /**
      * @param  string  $slug  the library name, small letters and hyphens
      * @param  float  $ratio  sheet height over width; 1 for a square
@@ -29,6 +34,7 @@ final readonly class Sequence
      * @param  list<string>  $display  hints
      * @param  list<string>  $does  what it can do when it is finished, of DOES; that sets how large and how stiff the
      *     paper must be
+     * @param  list<string>  $occasions  what it is folded for, of OCCASIONS
      * @param  list<Goal>  $goals  what makes the end what the name promises
      * @param  int|null  $shown  the step after which it is shown in lists: the most telling flat state of a model that
      *     is opened at the end; null: the end
@@ -51,6 +57,7 @@ final readonly class Sequence
         public array $decorate = [],
         public array $display = [],
         public array $does = [],
+        public array $occasions = [],
         public array $goals = [],
         public ?int $shown = null,
     ) {

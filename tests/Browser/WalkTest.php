@@ -109,15 +109,28 @@ final class WalkTest extends BrowserTestCase
         $b = $this->browser;
         $this->signIn();
         $b->visit('/shelf')->saying('What can they fold', 'h1');
-        $b->until(fn (): bool => count($this->all('.board')) >= 24, 'the whole library stands on the shelf');
+        $b->until(fn (): bool => count($this->all('.tile')) >= 31, 'the whole library stands on the shelf');
+        $high = $b->driver->executeScript('return document.documentElement.scrollHeight');
+        self::assertLessThan(2600, $high, 'a dense board: it is looked over, not scrolled through');
+        $b->find('input[type=search]')->sendKeys('sails BOAT');
+        $b->until(
+            fn (): bool => count($this->all('.tile')) === 1
+                && $this->all('.tile h2')[0]->getText() === 'Boat with two sails',
+            'found by name',
+        );
+        $b->visit('/shelf')->find('.tile');
+        self::assertCount(1, $this->all('.tile'), 'what was asked is kept over a reload');
+        $b->find('input[type=search]')->sendKeys(str_repeat(WebDriverKeys::BACKSPACE, 10));
+        $this->choose('Occasion', 'thanks');
+        $b->saying('Envelope', 'h2');
+        $this->choose('Occasion', '');
         $this->choose('Fold', 'petal');
         $b->until(
-            fn (): bool => count($this->all('.board')) === 4,
+            fn (): bool => count($this->all('.tile')) === 4,
             'crane, flapping bird, dragonfly and lily teach the petal fold',
         );
         $this->choose('Group', '1');
-        $b->saying('min with', 'b');
-        $b->until(fn (): bool => count($this->all('.board.aside .warn')) > 0, 'what takes too long says so');
+        $b->until(fn (): bool => count($this->all('.tile.aside .warn')) > 0, 'what takes too long says so');
         $b->click('Flapping bird', 'h2')->waitForPath('#^/shelf/flapping-bird$#');
         $b->saying('Hard moments', 'h2');
         $steps = count($this->all('.steps > li'));

@@ -1473,6 +1473,8 @@ export interface components {
             hard: number[];
             /** @description what it can do when finished */
             does: ("flap" | "fly" | "spin" | "puff" | "hold" | "stand" | "float" | "snap" | "grip")[];
+            /** @description what it is folded for, or goes with */
+            occasions: ("spring" | "summer" | "autumn" | "winter" | "wish" | "thanks" | "party" | "animals" | "sea" | "play" | "home")[];
             /**
              * Format: float
              * @description computed: share of the finished model, seen from above or below, that shows the less seen side of the paper

@@ -95,7 +95,7 @@ final class LibraryTest extends TestCase
     public function testWhatALeadNeedsIsThere(string $slug, array $choice): void
     {
         $sequence = Folds::library($slug, $choice)->sequence;
-        foreach (['cautions', 'talk', 'decorate', 'display', 'resting', 'checkpoints'] as $kind) {
+        foreach (['cautions', 'talk', 'decorate', 'display', 'resting', 'checkpoints', 'occasions'] as $kind) {
             self::assertNotSame([], $sequence->$kind, "$slug has no $kind");
         }
         self::assertSame([], Note::warnings($sequence, Folds::words()));

@@ -1,0 +1,74 @@
+import { useSessionStorage } from '@vueuse/core'
+import { computed } from 'vue'
+import type { GroupData, ModelSummary } from '../api/client'
+import { useFoldStanding, useGroups, useModels, useTimes } from '../api/queries'
+import { finishedSize, matches, newFolds, type Wish } from './wishes'
+
+const NOTHING: Wish = {
+  name: '', group: null, minutes: 40, occasion: '', does: '', fold: '', known: '', paper: '', noScissors: false,
+  size: null,
+}
+/** Oldest age of each band: a model is for a group when it is advised from that age or younger. */
+const OLDEST: Record<string, number> = { young: 6, junior: 10 }
+
+/** A model of the shelf as it fits what is wished. */
+export interface Placed {
+  model: ModelSummary
+  /** minutes a lesson with it takes the group */
+  minutes: number | undefined
+  /** names of folds that most of the group have not made yet; null without a group */
+  fresh: string[] | null
+  /** years, where the group is younger */
+  youngest: number | null
+  /** minutes over what there is */
+  over: number
+}
+
+/** The shelf, searched: what fits the wishes and the group, and what fits the wishes but not the group. */
+export function useWishes() {
+  const models = useModels()
+  const groups = useGroups()
+  /** What was wished is kept while the tab is open, so that a look at a model loses nothing. */
+  const wish = useSessionStorage<Wish>('shelf', { ...NOTHING }, { mergeDefaults: true })
+  const group = computed<GroupData | undefined>(() => groups.data.value?.find((g) => g.id === wish.value.group))
+  const times = useTimes(() => group.value?.id ?? null)
+  const standing = useFoldStanding(() => group.value?.id ?? null)
+  const minutes = computed(() => new Map((times.data.value ?? []).map((m) => [m.slug, m.minutes])))
+
+  const placed = computed(() =>
+    (models.data.value ?? []).map((model): Placed => {
+      const needed = group.value ? minutes.value.get(model.slug) : undefined
+      const old = group.value ? (OLDEST[group.value.age_band] ?? 99) : 99
+      return {
+        model,
+        minutes: needed,
+        fresh: group.value && standing.data.value ? newFolds(model, standing.data.value) : null,
+        youngest: model.age_from > old ? model.age_from : null,
+        over: Math.max(0, (needed ?? 0) - Number(wish.value.minutes || 0)),
+      }
+    }),
+  )
+  const wished = computed(() => placed.value.filter((one) => matches(one.model, wish.value, one.fresh)))
+  const fits = (one: Placed) => one.youngest === null && one.over === 0
+  const folds = computed(() => {
+    const names = new Map<string, string>()
+    for (const m of models.data.value ?? []) m.kinds.forEach((kind, i) => names.set(kind, m.folds[i] ?? kind))
+    return [...names].map(([value, title]) => ({ value, title })).sort((a, b) => a.title.localeCompare(b.title))
+  })
+  const offered = (of: (model: ModelSummary) => string[]) =>
+    computed(() => [...new Set((models.data.value ?? []).flatMap(of))].sort())
+
+  return {
+    models,
+    groups,
+    wish,
+    group,
+    folds,
+    occasions: offered((model) => model.occasions),
+    does: offered((model) => model.does),
+    fitting: computed(() => wished.value.filter(fits)),
+    others: computed(() => wished.value.filter((one) => !fits(one))),
+    all: () => { wish.value = { ...NOTHING } },
+    finishedSize,
+  }
+}
