@@ -9,6 +9,7 @@ use Cathedra\Core\Sequence\Movement\CollapseMove;
 use Cathedra\Core\Sequence\Movement\CutMove;
 use Cathedra\Core\Sequence\Movement\DrawOutMove;
 use Cathedra\Core\Sequence\Movement\EarMove;
+use Cathedra\Core\Sequence\Movement\HoldMove;
 use Cathedra\Core\Sequence\Movement\Movement;
 use Cathedra\Core\Sequence\Movement\PetalMove;
 use Cathedra\Core\Sequence\Movement\PleatMove;
@@ -36,6 +37,7 @@ enum FoldKind: string
     case OutsideReverse = 'outside-reverse';
     case DrawOut = 'draw-out';
     case Collapse = 'collapse';
+    case Hold = 'hold';
     case Cut = 'cut';
     case Unfold = 'unfold';
     case TurnOver = 'turn-over';
@@ -74,6 +76,7 @@ enum FoldKind: string
             self::InsideReverse, self::OutsideReverse => ReverseMove::class,
             self::DrawOut => DrawOutMove::class,
             self::Collapse => CollapseMove::class,
+            self::Hold => HoldMove::class,
             self::Cut => CutMove::class,
             default => null,
         };

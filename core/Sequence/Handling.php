@@ -54,6 +54,9 @@ final readonly class Handling
     public static function of(Action $action): ?self
     {
         $named = $action->crease->grip ?? $action->grip;
+        if ($action->kind === FoldKind::Hold && $named !== null && $action->landing !== null) {
+            return self::held($action, $named, $action->landing);
+        }
         $journeys = self::journeys($action);
         if ($named === null || $journeys === [] || $action->cuts !== []) {
             return null;
@@ -93,6 +96,14 @@ final readonly class Handling
             $moving === [] || $moving[0] === $stack[0],
             Way::of($journey->a, $journey->b),
         );
+    }
+
+    /** What is held goes as a whole and comes back; no flap is chosen, and nothing bends along a line. */
+    private static function held(Action $action, Point $at, Point $to): self
+    {
+        $all = count(Stacks::facesAt($action->state, $at));
+
+        return new self($at, $to, null, null, null, $all, $all, 1, true, Way::of($at, $to));
     }
 
     /**

@@ -11,7 +11,7 @@ use Cathedra\Core\Folding\Side;
 /** A model: what is said about it, and its steps. The sheet is given by proportion; sizes come with the sheet. */
 final readonly class Sequence
 {
-    public const DOES = ['flap', 'fly', 'spin', 'puff', 'hold', 'stand', 'float', 'snap', 'grip'];
+    public const DOES = ['flap', 'fly', 'spin', 'puff', 'hold', 'stand', 'float', 'snap', 'grip', 'jump', 'climb'];
 
     /** What a model is folded for, or goes with. */
     public const OCCASIONS = [

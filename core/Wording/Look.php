@@ -55,6 +55,9 @@ final readonly class Look
             return $like !== [] ? $like : [$words->say('looks', "form-$form")];
         }
 
+        if ($step->step->kind === FoldKind::Hold) {
+            return [...$like, $words->say('looks', 'held')];
+        }
         $seen = self::ofState($step->after, $words);
         if ($step->step->kind === FoldKind::Crease) {
             $crossing = array_intersect($seen, array_map(

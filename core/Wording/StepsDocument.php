@@ -54,7 +54,9 @@ final readonly class StepsDocument
         $step = $this->model->steps[$i];
         $kind = $step->step->kind;
         $action = $step->actions[0] ?? null;
-        $hands = $action === null || $kind === FoldKind::Repeat ? null : Handling::of($action);
+        // What is held comes back: of the flat paper nothing is claimed to move.
+        $stays = $kind === FoldKind::Repeat || $kind === FoldKind::Hold;
+        $hands = $action === null || $stays ? null : Handling::of($action);
         $seconds = $this->times->folds[$kind->value] ?? ['show' => 0.0, 'fold' => 0.0];
 
         return [

@@ -1472,7 +1472,7 @@ export interface components {
             /** @description computed: numbers of the hard moments */
             hard: number[];
             /** @description what it can do when finished */
-            does: ("flap" | "fly" | "spin" | "puff" | "hold" | "stand" | "float" | "snap" | "grip")[];
+            does: ("flap" | "fly" | "spin" | "puff" | "hold" | "stand" | "float" | "snap" | "grip" | "jump" | "climb")[];
             /** @description what it is folded for, or goes with */
             occasions: ("spring" | "summer" | "autumn" | "winter" | "wish" | "thanks" | "party" | "animals" | "sea" | "play" | "home")[];
             /**

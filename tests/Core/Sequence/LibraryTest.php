@@ -64,7 +64,7 @@ final class LibraryTest extends TestCase
             self::assertNotFalse(simplexml_load_string($svg), 'well-formed');
             $drawn = array_filter(
                 $step->actions,
-                static fn ($a): bool => ! $a->behind && ($a->crease !== null || $a->change !== null),
+                static fn ($a): bool => ! $a->behind && ($a->crease !== null || ($a->change->faces ?? []) !== []),
             );
             self::assertGreaterThanOrEqual(count($drawn), count(SceneBuilder::before($step)->folds));
         }
