@@ -21,12 +21,16 @@ use App\Support\Api\Shape;
     'helpers_cut?' => 'boolean',
     'decorate?' => ['none', 'before', 'after'],
     'materials?' => '?string[]',
+    'policies?' => '?{string}',
+    'prepared?' => 'integer',
     'version?' => 'integer',
 ], [
     'models' => 'in the order they are taught',
     'stock_ids' => 'paper, the first one first',
     'prefer' => 'what the cutting plan puts first',
     'materials' => 'keys; null: what the models ask for',
+    'policies' => 'option by policy; null or left out of it: as usual',
+    'prepared' => 'steps of the first model that are folded before the lesson',
     'version' => 'the one that was changed; another answers 409',
 ])]
 final class LessonInput

@@ -14,8 +14,11 @@ use Cathedra\Core\Pacing\RunSheet;
 /** The run sheet of a lesson, as it is set or with another programme in its place. */
 final readonly class LessonPlan
 {
-    public function __construct(private Kits $kits, private LibraryFiles $files)
-    {
+    public function __construct(
+        private Kits $kits,
+        private LibraryFiles $files,
+        private PoliciesOf $policies,
+    ) {
     }
 
     public function of(Lesson $lesson, Programme $programme): RunSheet
@@ -30,7 +33,15 @@ final readonly class LessonPlan
                 )
             : 0;
 
-        return RunSheet::plan($room, $programme->loads(), $lesson->minutes, $squaring, $times, $lesson->decorate);
+        return RunSheet::plan(
+            $room,
+            $programme->loads(),
+            $lesson->minutes,
+            $squaring,
+            $times,
+            $lesson->decorate,
+            $this->policies->chosen($lesson),
+        );
     }
 
     /** Minutes the lesson needs, a begun one counted as a whole one. */

@@ -15,6 +15,7 @@ use Cathedra\Core\Paper\Material;
 use Cathedra\Core\Rules\Bounds;
 use Cathedra\Core\Rules\Decorate;
 use Cathedra\Core\Rules\Method;
+use Cathedra\Core\Rules\PolicyTable;
 use Closure;
 use Illuminate\Validation\Rule;
 
@@ -72,6 +73,8 @@ final class LessonRequest extends ApiRequest
                 'string',
                 Rule::in(array_map(static fn (Material $m): string => $m->key, $files->materials())),
             ],
+            'policies' => ['sometimes', 'nullable', 'array', 'max:20', $this->arePolicies(...)],
+            'prepared' => ['sometimes', 'integer', 'between:0,200', $this->leavesSteps($shelf)],
             'version' => ['sometimes', 'integer', 'between:'.Bounds::VERSION],
         ];
     }
@@ -96,6 +99,8 @@ final class LessonRequest extends ApiRequest
             'stock_ids.*.exists' => 'That paper is gone from the cupboard. Choose another.',
             'stock_ids.*.integer' => 'Name paper by its number.',
             'stock_ids.*.distinct' => 'Each paper comes once.',
+            'prepared.integer' => 'Steps folded before the lesson are a whole number from 0 on.',
+            'prepared.between' => 'Steps folded before the lesson are a whole number from 0 on.',
             'materials.*.in' => 'That material is not on the list (any more). Choose again.',
         ];
     }
@@ -150,6 +155,32 @@ final class LessonRequest extends ApiRequest
             $model = $this->input(str_replace('.ways', '.model', $at));
             if ($value !== [] && ! (is_string($model) && $shelf->offers($model, $value))) {
                 $fail('This model does not offer that way; choose the way again.');
+            }
+        };
+    }
+
+    private function arePolicies(string $at, mixed $value, Closure $fail): void
+    {
+        foreach (is_array($value) ? $value : [] as $policy => $option) {
+            $there = PolicyTable::OPTIONS[$policy] ?? [];
+            in_array($option, $there, true) || $fail(
+                $there === []
+                    ? 'There is no such policy; there are: '.implode(', ', array_keys(PolicyTable::OPTIONS)).'.'
+                    : "The policy \"$policy\" is one of: ".implode(', ', $there).'.',
+            );
+        }
+    }
+
+    private function leavesSteps(ModelShelf $shelf): Closure
+    {
+        return function (string $at, mixed $value, Closure $fail) use ($shelf): void {
+            [$slug, $ways] = [$this->input('models.0.model'), $this->input('models.0.ways', [])];
+            if (! is_string($slug) || ! $shelf->has($slug) || ! is_array($ways) || ! $shelf->offers($slug, $ways)) {
+                return; // said at the model
+            }
+            $most = count($shelf->loads($slug, $ways)) - 1;
+            if (is_int($value) && $value > $most) {
+                $fail("The first model has one step more than $most; at most $most can be folded before the lesson.");
             }
         };
     }

@@ -8,7 +8,8 @@ use OpenApi\Attributes as OA;
 
 /** How a lesson is set up, as its form sends it back. */
 #[OA\Schema(required: [
-    'helpers', 'stock_ids', 'method', 'square_in_lesson', 'prefer', 'helpers_cut', 'decorate', 'materials', 'version',
+    'helpers', 'stock_ids', 'method', 'square_in_lesson', 'prefer', 'helpers_cut', 'decorate', 'materials', 'policies',
+    'version',
 ])]
 final readonly class LessonSetting
 {
@@ -47,6 +48,8 @@ final readonly class LessonSetting
             ),
         )]
         public array $materials,
+        #[OA\Property(ref: '#/components/schemas/PoliciesData')]
+        public PoliciesData $policies,
         #[OA\Property(description: 'goes up with every change; send back the one that was changed')]
         public int $version,
     ) {

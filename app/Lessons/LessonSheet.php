@@ -54,6 +54,7 @@ final readonly class LessonSheet
         private Record $record,
         private ModelMinutes $minutes,
         private LessonPlan $plan,
+        private PoliciesOf $policies,
     ) {
     }
 
@@ -196,6 +197,7 @@ final readonly class LessonSheet
             $lesson->helpers_cut,
             $lesson->decorate,
             $this->kits->offered($lesson, $programme),
+            $this->policies->data($lesson, $programme),
             $lesson->version,
         );
     }

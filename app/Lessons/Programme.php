@@ -68,7 +68,7 @@ final readonly class Programme
     public function loads(): array
     {
         return array_map(
-            static fn (ProgrammeItem $i): ModelLoad => new ModelLoad($i->loads, $i->facts->difficulty),
+            static fn (ProgrammeItem $i): ModelLoad => new ModelLoad($i->loads, $i->facts->difficulty, $i->diagonal),
             $this->items,
         );
     }
@@ -88,6 +88,6 @@ final readonly class Programme
     private static function item(ModelShelf $shelf, string $slug, array $ways, ?float $side, int $first): ProgrammeItem
     {
         return new ProgrammeItem($slug, $ways, $side, $first, $shelf->loads($slug, $ways), $shelf->facts($slug),
-            $shelf->passages($slug, $ways));
+            $shelf->passages($slug, $ways), $shelf->diagonal($slug, $ways));
     }
 }

@@ -17,6 +17,7 @@ final readonly class ProgrammeItem
      * @param  list<StepLoad>  $loads
      * @param  list<array{name: string, title: string, options: array<string, string>,
      *     option: string, last: int}>  $passages
+     * @param  int|null  $diagonal  its own step that creases the flat square from corner to corner
      */
     public function __construct(
         public string $slug,
@@ -26,6 +27,7 @@ final readonly class ProgrammeItem
         public array $loads,
         public ModelFacts $facts,
         public array $passages,
+        public ?int $diagonal,
     ) {
     }
 }

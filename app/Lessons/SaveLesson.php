@@ -28,6 +28,8 @@ final readonly class SaveLesson
         'helpers_cut' => 'helpers cut',
         'decorate' => 'decorating',
         'materials' => 'materials',
+        'policies' => 'policies',
+        'prepared' => 'steps folded before',
     ];
 
     /**

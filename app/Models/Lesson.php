@@ -35,6 +35,8 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  * @property array{name: string, width_mm: float, height_mm: float, side_mm: float, sheets: int,
  *     takes?: list<array{stock: int, name: string, sheets: int}>, sides?: array<string, float>,
  *     stocks?: list<array<string, mixed>>}|null $used_paper what was used, kept when taught
+ * @property array<string, string>|null $policies option by policy, of those that are not left as usual
+ * @property int $prepared steps of the first model that are folded before the lesson
  * @property list<string>|null $ticks keys of the preparation that is done
  * @property Group $group
  * @property Collection<int, LessonModel> $models in their places
@@ -55,6 +57,7 @@ final class Lesson extends Model
         'prefer' => 'least',
         'helpers_cut' => true,
         'decorate' => 'none',
+        'prepared' => 0,
         'newest' => 0,
         'version' => 1,
     ];
@@ -73,6 +76,8 @@ final class Lesson extends Model
             'version' => 'integer',
             'used_paper' => 'array',
             'ticks' => 'array',
+            'policies' => 'array',
+            'prepared' => 'integer',
             'helpers_cut' => 'boolean',
             'materials' => 'array',
             'started_at' => 'immutable_datetime',
@@ -156,6 +161,7 @@ final class Lesson extends Model
             'ended_at' => null,
             'used_paper' => null,
             'ticks' => null,
+            'policies' => null,
             'materials' => null,
         ]);
     }

@@ -8,6 +8,7 @@ use App\Lessons\Programme;
 use App\Lessons\ProgrammeItem;
 use App\Models\Lesson;
 use App\Support\LibraryFiles;
+use Cathedra\Core\Pacing\RunSheet;
 use Cathedra\Core\Paper\KitList;
 use Cathedra\Core\Paper\LessonPaper;
 use Cathedra\Core\Paper\Material;
@@ -46,7 +47,7 @@ final readonly class Kits
     /**
      * @param  int|null  $strokes  cuts through stacks; null: one square of each sheet by folding a corner over
      */
-    public function prepare(Lesson $lesson, LessonPaper $paper, ?int $strokes): PrepareData
+    public function prepare(Lesson $lesson, LessonPaper $paper, ?int $strokes, Programme $programme): PrepareData
     {
         $rules = $this->files->paperRules();
         $people = $lesson->helpers_cut ? 1 + $lesson->helpers : 1;
@@ -61,6 +62,7 @@ final readonly class Kits
             $kits,
             $rules->sorting * max(1, count($paper->pieces)),
             $people,
+            RunSheet::foldedBefore($programme->loads()[0], $lesson->prepared, $this->files->times()),
         );
         $open = ! $lesson->paper_ready && $lesson->ended_at === null;
 
@@ -187,6 +189,7 @@ final readonly class Kits
             $cuts,
             $lesson->method,
             $this->materials($lesson, $programme),
+            $lesson->prepared,
         );
     }
 }

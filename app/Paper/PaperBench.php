@@ -169,7 +169,7 @@ final readonly class PaperBench
             $paper->plan?->isProven() ?? true,
             round($paper->plan?->gap() ?? 0.0, 4),
             $problem === null ? $this->choices->of($lesson, $paper, $records, $this->kerf($lesson)) : [],
-            $this->kits->prepare($lesson, $paper, $strokes),
+            $this->kits->prepare($lesson, $paper, $strokes, $programme),
             $problem === null ? $this->kits->toDo($lesson, $paper, $programme) : [],
             $this->steps($paper, $byDiagonal, $lesson),
             $rules->caution(Method::from($lesson->method)),

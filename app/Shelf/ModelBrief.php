@@ -14,8 +14,13 @@ final readonly class ModelBrief
      * @param  list<array{name: string, title: string, options: array<string, string>,
      *     option: string, last: int}>  $passages  that can be shown another way: the way
      *     taken, and the last of its steps
+     * @param  int|null  $diagonal  step that creases the flat square from corner to corner
      */
-    public function __construct(public ModelFacts $facts, public array $loads, public array $passages)
-    {
+    public function __construct(
+        public ModelFacts $facts,
+        public array $loads,
+        public array $passages,
+        public ?int $diagonal,
+    ) {
     }
 }

@@ -11,6 +11,7 @@ use Cathedra\Core\Diagram\SceneBuilder;
 use Cathedra\Core\Folding\Anatomy;
 use Cathedra\Core\Insight\ModelInsight;
 use Cathedra\Core\Insight\StepInsight;
+use Cathedra\Core\Pacing\Diagonal;
 use Cathedra\Core\Pacing\StepLoad;
 use Cathedra\Core\Rules\Difficulty;
 use Cathedra\Core\Sequence\Action;
@@ -94,7 +95,7 @@ final readonly class ModelMaker
             array_values($sequence->routes),
         );
 
-        $brief = new ModelBrief($summary->facts, $loads, $passages);
+        $brief = new ModelBrief($summary->facts, $loads, $passages, Diagonal::of($folded));
 
         return ['brief' => $brief, 'summary' => $summary, 'model' => $model];
     }

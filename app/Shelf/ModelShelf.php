@@ -94,6 +94,12 @@ final class ModelShelf
         return $this->brief($slug, $ways)->loads;
     }
 
+    /** @param  array<string, string>  $ways */
+    public function diagonal(string $slug, array $ways = []): ?int
+    {
+        return $this->brief($slug, $ways)->diagonal;
+    }
+
     /**
      * The passages that can be shown another way, with the way taken and the last of its steps.
      *

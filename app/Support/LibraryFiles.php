@@ -10,6 +10,7 @@ use Cathedra\Core\Rules\Difficulty;
 use Cathedra\Core\Rules\FoldTable;
 use Cathedra\Core\Rules\Guidance;
 use Cathedra\Core\Rules\PaperRules;
+use Cathedra\Core\Rules\PolicyTable;
 use Cathedra\Core\Rules\TeachingRules;
 use Cathedra\Core\Sequence\BadSequence;
 use Cathedra\Core\Sequence\FoldKind;
@@ -142,6 +143,14 @@ final class LibraryFiles
         return $this->once(
             TeachingRules::class,
             fn (): TeachingRules => TeachingRules::fromArray($this->rules('/teaching-rules.yaml')),
+        );
+    }
+
+    public function policies(): PolicyTable
+    {
+        return $this->once(
+            PolicyTable::class,
+            fn (): PolicyTable => PolicyTable::fromArray($this->rules('/policies.yaml')),
         );
     }
 

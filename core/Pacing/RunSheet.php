@@ -37,6 +37,7 @@ final readonly class RunSheet
      *     square before
      * @param  int  $slotMinutes  5 to 480
      * @param  'none'|'before'|'after'  $decorate  on the flat sheet, on the finished model, or not in the lesson
+     * @param  Policies|null  $policies  how it is taught; null: as usual
      *
      * @throws BadPlan
      */
@@ -47,7 +48,9 @@ final readonly class RunSheet
         int $squaring,
         BaseTimes $times,
         string $decorate = 'none',
+        ?Policies $policies = null,
     ): self {
+        $policies ??= Policies::usual();
         if (! Bounds::holds(Bounds::MINUTES, $slotMinutes)) {
             throw new BadPlan("A slot has 5 to 480 minutes, not $slotMinutes; its end must lie after its start.");
         }
@@ -71,12 +74,25 @@ final readonly class RunSheet
                 $blocks[] = ['block', 'next-model', null, (float) $times->blocks['next_model']];
             }
             $queue = self::queue($room, $times->stuckRate[$model->difficulty] ?? 0.0, $times->helpSeconds);
-            foreach ($model->steps as $step) {
+            $ready = $m === 0 ? min($policies->prepared, count($model->steps)) : 0;
+            foreach (self::shown($model, $ready, $policies, $times) as $key => $seconds) {
+                $blocks[] = ['block', $key, null, $seconds];
+            }
+            foreach ($model->steps as $i => $step) {
+                $number++;
+                if ($i < $ready) {
+                    continue;
+                }
+                $isThere = $squaring > 0 && $policies->countsSquaring() && $model->diagonal === $i + 1;
                 $blocks[] = [
                     'step',
                     $step->fold,
-                    ++$number,
-                    self::step($step, $pace, $times) + ($step->layers > 1 || $step->twice ? $queue : $queue / 2),
+                    $number,
+                    self::step($step, $isThere ? 0.0 : $pace, $policies, $times) + match (true) {
+                        $isThere => 0.0,
+                        $step->layers > 1 || $step->twice => $queue,
+                        default => $queue / 2,
+                    },
                 ];
                 if ($step->checkpoint) {
                     $blocks[] = ['checkpoint', 'checkpoint', $number, (float) $times->blocks['checkpoint']];
@@ -91,14 +107,50 @@ final readonly class RunSheet
         return self::laid($blocks, $slotMinutes * 60);
     }
 
-    /** Demonstration and the slowest learner's folding time, seconds. */
-    private static function step(StepLoad $step, float $pace, BaseTimes $times): float
+    /**
+     * What is shown of a model before anybody folds: what was folded before the lesson, and all of it where that is the
+     * policy.
+     *
+     * @param  int  $ready  steps folded before
+     * @return array<string, float> seconds by key of the block
+     */
+    private static function shown(ModelLoad $model, int $ready, Policies $policies, BaseTimes $times): array
     {
-        $base =
-            $times->folds[$step->fold] ?? throw new BadPlan("There is no base time for the fold \"{$step->fold}\".");
-        $layers = 1 + $times->layersFactor * max(0, $step->layers - 2);
+        $show = static fn (array $steps): float => array_sum(
+            array_map(static fn (StepLoad $step): float => self::base($step, $times)['show'], $steps),
+        );
 
-        return $base['show'] + $base['fold'] * ($step->twice ? $times->alsoFactor : 1) * $layers * $pace;
+        return array_filter([
+            'recap' => Policies::RECAP * $show(array_slice($model->steps, 0, $ready)),
+            'show-all' => $policies->showsFirst() ? $policies->show * $show(array_slice($model->steps, $ready)) : 0.0,
+        ]);
+    }
+
+    /** Demonstration, unless all was shown before, and the slowest learner's folding time, seconds. */
+    private static function step(StepLoad $step, float $pace, Policies $policies, BaseTimes $times): float
+    {
+        $base = self::base($step, $times);
+        $layers = 1 + $times->layersFactor * max(0, $step->layers - 2);
+        $fold = $base['fold'] * ($step->twice ? $times->alsoFactor : 1) * $layers * $pace;
+
+        return ($policies->showsFirst() ? 0.0 : $base['show'] * $policies->show) + $fold * $policies->fold;
+    }
+
+    /** @return array{fold: float, show: float} */
+    private static function base(StepLoad $step, BaseTimes $times): array
+    {
+        return $times->folds[$step->fold]
+            ?? throw new BadPlan("There is no base time for the fold \"{$step->fold}\".");
+    }
+
+    /** Seconds in which a grown-up folds the first steps of a model alone, before the lesson. */
+    public static function foldedBefore(ModelLoad $model, int $steps, BaseTimes $times): float
+    {
+        return array_sum(array_map(
+            static fn (StepLoad $step): float => self::base($step, $times)['fold']
+                * ($step->twice ? $times->alsoFactor : 1.0),
+            array_slice($model->steps, 0, $steps),
+        ));
     }
 
     /** Seconds until the last of the learners who are stuck has been helped; the lead helps too. */

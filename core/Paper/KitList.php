@@ -23,6 +23,7 @@ final readonly class KitList
      * @param  bool  $modelCuts  a model itself is cut
      * @param  'scissors'|'trimmer'|'tear'  $method
      * @param  list<Material>  $materials
+     * @param  int  $prepared  steps of the first model that are folded before
      */
     public function __construct(
         private LessonPaper $paper,
@@ -32,6 +33,7 @@ final readonly class KitList
         private bool $modelCuts,
         private string $method,
         private array $materials,
+        private int $prepared = 0,
     ) {
     }
 
@@ -56,6 +58,14 @@ final readonly class KitList
         }
         foreach ($this->paper->models as $model) {
             $add('practise', ['title' => $model->title], count($this->paper->models) > 1 ? 'practise-of' : null);
+        }
+        $first = $this->paper->models[0] ?? null;
+        if ($this->prepared > 0 && $first !== null) {
+            $add('prefold', [
+                'n' => $this->learners + $first->spares,
+                'steps' => $this->prepared,
+                'title' => $first->title,
+            ]);
         }
         $add('sort', [
             'n' => $this->squareInLesson && $cut !== [] ? $this->handedOut() : count($this->paper->pieces),

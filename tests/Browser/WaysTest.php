@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 
 /** A crane with pages instead of reverses: planned so, half taught, shown the other way at the bird base, recorded. */
@@ -66,6 +67,46 @@ final class WaysTest extends BrowserTestCase
 
         // What was taught stays as it was shown.
         $b->visit("/lessons/$lesson/ways/crane")->saying('This lesson has been taught', 'span');
+    }
+
+    public function testHowALessonIsTaughtSetsItsPlanAndItsStage(): void
+    {
+        $b = $this->browser;
+        $lesson = $this->lesson(['Ada', 'Bram'], 'drinking-cup');
+        $b->visit("/lessons/$lesson/plan")->saying('How it is taught', 'h2');
+        $before = $this->planned();
+        $this->select('How is a step shown?', 'Each step twice, slowly, then faster');
+        $b->saying('The second time many see what they missed', 'div[@role="alert"]//*');
+        $b->until(fn (): bool => $this->planned() > $before, 'showing twice takes longer');
+        $this->select('Folded before the lesson', 'steps 1 to 3');
+        $b->saying('What is folded already', 'li');
+        $b->visit("/lessons/$lesson/teach")->saying('Before the first step', 'h1');
+        $b->saying('Steps 1 to 3 are folded already.', 'p');
+        $b->saying('I show each step twice; look both times.', 'li');
+        $b->press(WebDriverKeys::ARROW_RIGHT)->saying('4 ', 'h1');
+        $b->press(WebDriverKeys::ARROW_LEFT)->saying('3 ', 'h1');
+    }
+
+    /** Minutes that the plan needs. */
+    private function planned(): int
+    {
+        preg_match('/(\d+) of \d+ minutes/', $this->browser->saying('minutes, if all wait', 'p')->getText(), $found);
+
+        return (int) ($found[1] ?? 0);
+    }
+
+    private function select(string $label, string $option): void
+    {
+        $b = $this->browser;
+        $b->driver->executeScript(
+            'const l = [...document.querySelectorAll("label")].find(l => l.textContent === arguments[0]);'
+                .'l.closest(".v-field").scrollIntoView({block: "center"})',
+            [$label],
+        );
+        $b->driver->findElement(WebDriverBy::xpath(
+            "//label[text()='$label']/ancestor::div[contains(@class, 'v-field ')]",
+        ))->click();
+        $b->click($option, 'div[@role="option"]');
     }
 
     private function plansWithPages(int $lesson): void

@@ -891,6 +891,12 @@ export interface components {
             decorate?: "none" | "before" | "after";
             /** @description keys; null: what the models ask for */
             materials?: string[] | null;
+            /** @description option by policy; null or left out of it: as usual */
+            policies?: {
+                [key: string]: string;
+            } | null;
+            /** @description steps of the first model that are folded before the lesson */
+            prepared?: number;
             /** @description the one that was changed; another answers 409 */
             version?: number;
         };
@@ -941,6 +947,7 @@ export interface components {
                 caution: string;
                 unfit: string | null;
             }[];
+            policies: components["schemas"]["PoliciesData"];
             /** @description goes up with every change; send back the one that was changed */
             version: number;
         };
@@ -960,6 +967,28 @@ export interface components {
             spare_minutes: number;
             fits: boolean;
             source: string;
+        };
+        PoliciesData: {
+            list: {
+                /** @description How a lesson is taught, apart from its folds. */
+                key: string;
+                title: string;
+                chosen: string;
+                options: {
+                    key: string;
+                    title: string;
+                    why: string;
+                }[];
+            }[];
+            /** @description steps of the first model that are folded before the lesson */
+            prepared: number;
+            most_prepared: number;
+            /** @description to the room before the first step, of what is not as usual */
+            says: string[];
+            /** @description step whose crease was made with the square and counts; null: none */
+            crease_is_there: number | null;
+            /** @description what of the lesson cuts although that is not wanted, and what would do */
+            against: string | null;
         };
         WaysData: {
             /** @description the lesson takes the group, as chosen; null where no group is named */

@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n'
 import type { LessonData, PlanData } from '../api/client'
 import { useProgramme, useSaveLesson } from '../api/queries'
 import { clock } from '../parts/clock'
+import Policies from './Policies.vue'
 import RunChart from './RunChart.vue'
 import { inputOf } from './input'
 
@@ -66,14 +67,7 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
           t('teaching.link')
         }}</RouterLink>
       </div>
-      <v-select
-        class="decorate no-print"
-        :model-value="lesson.setting.decorate"
-        :label="t('plan.decorate')"
-        :hint="t(`plan.decorateWhy_${lesson.setting.decorate}`)"
-        persistent-hint
-        :items="(['none', 'before', 'after'] as const).map((w) => ({ value: w, title: t(`plan.decorate_${w}`) }))"
-        @update:model-value="(decorate: LessonData['setting']['decorate']) => change({ decorate })" />
+      <Policies :lesson="lesson" @change="change" />
       <p class="quiet">{{ t('plan.source', { source: plan.source }) }}</p>
     </section>
     <section class="sheet run">
@@ -107,7 +101,6 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
 
 <style scoped>
 .layout { display: grid; grid-template-columns: 1fr 380px; gap: 22px; align-items: start; }
-.decorate { max-width: 420px; }
 .late { color: var(--warn); }
 .run { padding: 18px 0; }
 .run h2 { padding: 0 22px 10px; }

@@ -64,9 +64,13 @@ const advice = computed(() => {
 const late = computed(() => (drift.value.behind > 0 ? t('stage.behind', { n: drift.value.behind }) : ''))
 const time = (ms: number) => new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
 
+/** The last step that was folded before the lesson; from the start the next one is the first to be taught. */
+const prepared = computed(() => programme.steps.value[(lesson.data.value?.setting.policies.prepared ?? 0) - 1])
+const says = computed(() => lesson.data.value?.setting.policies.says ?? [])
+
 function go(to: number) {
   shown.value++
-  stage.go(to)
+  stage.go(at.value === 0 && to === 1 && prepared.value ? prepared.value.number + 1 : to)
 }
 function tap(learner: number) {
   stage.mark(learner, mode.value)
@@ -142,7 +146,17 @@ const LONG = 90
             })
           }}
         </p>
-        <div class="picture"><FoldPicture :drawing="model.summary.picture" :title="model.summary.title" /></div>
+        <template v-if="prepared">
+          <p class="sentence">
+            <b>{{ t('stage.prepared', { n: prepared.number }, prepared.number) }}</b> {{ prepared.look.join(' ') }}
+          </p>
+        </template>
+        <ul v-if="says.length" class="says">
+          <li v-for="line in says" :key="line">{{ line }}</li>
+        </ul>
+        <div class="picture">
+          <FoldPicture :drawing="prepared?.after ?? model.summary.picture" :title="model.summary.title" />
+        </div>
         <p v-for="c in model.cautions" :key="c" class="caution">{{ c }}</p></template
       >
       <template v-else-if="step">
@@ -153,6 +167,9 @@ const LONG = 90
               side: t(model.side_up === 'front' ? 'stage.front' : 'stage.back2side'),
             })
           }}
+        </p>
+        <p v-if="step.number === lesson.data.value.setting.policies.crease_is_there" class="begins">
+          {{ t('stage.thereAlready') }}
         </p>
         <p v-for="c in step.cautions" :key="c" class="caution">{{ c }}</p>
         <template v-if="begins"

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Pacing;
+
+use Cathedra\Core\Rules\PolicyTable;
+
+/** How one lesson is taught, apart from its folds: an option of every policy, and what is folded before it begins. */
+final readonly class Policies
+{
+    /** A step that was folded before is shown in this share of the time it takes to show it (estimate). */
+    public const RECAP = 0.4;
+
+    /**
+     * @param  array<string, string>  $chosen  an option of every policy
+     * @param  int  $prepared  steps of the first model that are folded before the lesson
+     * @param  list<string>  $says  to the room before the first step, where it is not as usual
+     */
+    private function __construct(
+        public array $chosen,
+        public int $prepared,
+        public float $show,
+        public float $fold,
+        public array $says,
+    ) {
+    }
+
+    /** As lessons are taught usually, and nothing folded before. */
+    public static function usual(): self
+    {
+        return new self(array_map(static fn (array $keys): string => $keys[0], PolicyTable::OPTIONS), 0, 1.0, 1.0, []);
+    }
+
+    /**
+     * @param  array<string, string>  $chosen  those that are not left as usual
+     *
+     * @throws BadPlan when there is no such policy or option, or fewer than no steps are folded before
+     */
+    public static function of(PolicyTable $table, array $chosen, int $prepared = 0): self
+    {
+        foreach ($chosen as $policy => $option) {
+            if (! isset($table->options[$policy][$option])) {
+                throw new BadPlan("There is no way \"$option\" for the policy \"$policy\".");
+            }
+        }
+        if ($prepared < 0) {
+            throw new BadPlan("The steps folded before the lesson are a number from 0 on, not $prepared.");
+        }
+        $show = $fold = 1.0;
+        $all = $says = [];
+        foreach ($table->options as $policy => $options) {
+            $key = $chosen[$policy] ?? (string) array_key_first($options);
+            $all[$policy] = $key;
+            $show *= $options[$key]->show;
+            $fold *= $options[$key]->fold;
+            if ($key !== array_key_first($options)) {
+                $says[] = $options[$key]->says;
+            }
+        }
+
+        return new self($all, $prepared, $show, $fold, $says);
+    }
+
+    /** Whether a model is shown as a whole before anybody folds it. */
+    public function showsFirst(): bool
+    {
+        return $this->chosen['show'] === 'first';
+    }
+
+    /** Whether the crease that made the square is one of the model's. */
+    public function countsSquaring(): bool
+    {
+        return $this->chosen['squaring'] === 'counted';
+    }
+}

@@ -1,0 +1,187 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Pacing;
+
+use Cathedra\Core\Pacing\BadPlan;
+use Cathedra\Core\Pacing\Diagonal;
+use Cathedra\Core\Pacing\ModelLoad;
+use Cathedra\Core\Pacing\Policies;
+use Cathedra\Core\Pacing\Room;
+use Cathedra\Core\Pacing\RunSheet;
+use Cathedra\Core\Pacing\StepLoad;
+use Cathedra\Core\Rules\BadRules;
+use Cathedra\Core\Rules\BaseTimes;
+use Cathedra\Core\Rules\FoldTable;
+use Cathedra\Core\Rules\PolicyTable;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Yaml\Yaml;
+use Tests\Support\Folds;
+
+/** How a lesson is taught, in seconds of the plan; and what is no way to teach one. */
+final class PoliciesTest extends TestCase
+{
+    private const FILE = __DIR__.'/../../../library/policies.yaml';
+
+    /**
+     * Three folds of 10 s to show and 40 s to fold, without spread or help: 60 to arrive, 30 to hand out, 3 x 50, 50 to
+     * clear: 290. Each row derives its own number.
+     *
+     * @return iterable<string, array{array<string, string>, int, int, int}> policies, prepared, squaring, seconds
+     */
+    public static function plans(): iterable
+    {
+        yield 'as usual' => [[], 0, 0, 290];
+        yield 'each shown twice: 3 x (1.6 x 10 + 40)' => [['show' => 'twice'], 0, 0, 308];
+        yield 'without words: 3 x (0.9 x 10 + 40)' => [['show' => 'silent'], 0, 0, 287];
+        yield 'all shown first: the same sum' => [['show' => 'first'], 0, 0, 290];
+        yield 'exact throughout: 3 x (10 + 1.15 x 40)' => [['exact' => 'all'], 0, 0, 308];
+        yield 'near enough: 3 x (10 + 0.9 x 40)' => [['exact' => 'forgiving'], 0, 0, 278];
+        yield 'the quick go on: 3 x (10 + 0.85 x 40)' => [['pace' => 'ahead'], 0, 0, 272];
+        yield 'with a card: 3 x (10 + 1.1 x 40)' => [['crease_with' => 'card'], 0, 0, 302];
+        yield 'card and exact: 3 x (10 + 1.1 x 1.15 x 40)' => [['crease_with' => 'card', 'exact' => 'all'], 0, 0, 322];
+        yield 'two folded before: 140 + 0.4 x 20 + 50' => [[], 2, 0, 198];
+        yield 'two folded before, all shown first: 140 + 8 + 10 + 40' => [['show' => 'first'], 2, 0, 198];
+        yield 'squares made, crease counted: 140 + 100 + 10 + 2 x 50' => [[], 0, 100, 350];
+        yield 'squares made, crease made again: 140 + 100 + 3 x 50' => [['squaring' => 'again'], 0, 100, 390];
+        yield 'squares made before: nothing to count' => [['squaring' => 'again'], 0, 0, 290];
+    }
+
+    /** @param  array<string, string>  $chosen */
+    #[DataProvider('plans')]
+    public function testThePlanFollows(array $chosen, int $prepared, int $squaring, int $seconds): void
+    {
+        $plan = $this->plan(Policies::of(self::table(), $chosen, $prepared), $squaring);
+        self::assertSame($seconds, $plan->needed);
+        $steps = array_values(array_filter(array_column($plan->lines, 'step')));
+        self::assertSame(range($prepared + 1, 3), $steps, 'numbered as ever');
+    }
+
+    public function testAllShownFirstIsABlockOfItsOwn(): void
+    {
+        $plan = $this->plan(Policies::of(self::table(), ['show' => 'first'], 1), 0);
+        $seconds = array_column($plan->lines, 'seconds', 'key');
+        self::assertSame([4, 20], [$seconds['recap'], $seconds['show-all']]); // 0.4 x 10; 2 x 10
+        self::assertSame([60, 30, 4, 20, 40, 40, 50], array_column($plan->lines, 'seconds'));
+    }
+
+    public function testOnlyWhatIsNotAsUsualIsSaid(): void
+    {
+        self::assertSame([], Policies::of(self::table(), [])->says);
+        self::assertSame([], Policies::of(self::table(), ['show' => 'along'])->says);
+        self::assertSame(
+            ['I show each step twice; look both times.'],
+            Policies::of(self::table(), ['show' => 'twice'])->says,
+        );
+        self::assertEquals(Policies::usual(), Policies::of(self::table(), []));
+    }
+
+    public function testWhatIsNoPolicy(): void
+    {
+        foreach ([[['show' => 'thrice'], 0], [['music' => 'loud'], 0], [[], -1]] as [$chosen, $prepared]) {
+            try {
+                Policies::of(self::table(), $chosen, $prepared);
+                self::fail('taken: '.json_encode($chosen));
+            } catch (BadPlan $e) {
+                self::assertMatchesRegularExpression('/thrice|music|not -1/', $e->getMessage());
+            }
+        }
+    }
+
+    /** @return iterable<string, array{callable(array<string, mixed>): array<string, mixed>, string}> */
+    public static function badFiles(): iterable
+    {
+        $set = static fn (string $policy, mixed $value): callable => static function (array $d) use ($policy, $value) {
+            $d['policies'][$policy] = $value;
+
+            return $d;
+        };
+        yield 'a policy nobody knows' => [$set('music', ['title' => 'Music']), 'policies must be, in this order'];
+        yield 'an option left out' => [
+            static function (array $data): array {
+                unset($data['policies']['show']['options']['twice']);
+
+                return $data;
+            },
+            'policies.show.options must be, in this order: along, first, twice, silent',
+        ];
+        yield 'without a reason' => [
+            static function (array $data): array {
+                $data['policies']['pace']['options']['wait']['why'] = '';
+
+                return $data;
+            },
+            'policies.pace.options.wait.why is a sentence',
+        ];
+        yield 'a factor that cannot be' => [
+            static function (array $data): array {
+                $data['policies']['pace']['options']['wait']['fold'] = 0;
+
+                return $data;
+            },
+            'policies.pace.options.wait.fold',
+        ];
+        $unsaid = static fn (array $data): array => ['source' => ''] + $data;
+        yield 'without a source' => [$unsaid, 'source is a sentence'];
+    }
+
+    /** @param  callable(array<string, mixed>): array<string, mixed>  $spoil */
+    #[DataProvider('badFiles')]
+    public function testTheFileIsReadStrictly(callable $spoil, string $reason): void
+    {
+        $this->expectException(BadRules::class);
+        $this->expectExceptionMessage($reason);
+        PolicyTable::fromArray($spoil(Yaml::parseFile(self::FILE)));
+    }
+
+    /** @return iterable<string, array{string, int|null}> */
+    public static function diagonals(): iterable
+    {
+        yield 'crane: its first crease' => ['crane', 1];
+        yield 'drinking cup: turned, then corner to corner' => ['drinking-cup', 2];
+        yield 'kite: not the edge folds' => ['fan', null];
+        yield 'an oblong sheet has no such crease' => ['heart', null];
+        yield 'corners to the middle come first' => ['picture-frame', null];
+    }
+
+    #[DataProvider('diagonals')]
+    public function testTheCreaseThatMadeTheSquareIsFound(string $slug, ?int $step): void
+    {
+        self::assertSame($step, Diagonal::of(Folds::library($slug)));
+    }
+
+    private function plan(Policies $policies, int $squaring): RunSheet
+    {
+        $fold = ['fold' => 40, 'show' => 10, 'weight' => 1];
+        $times = BaseTimes::fromArray([
+            'age_factor' => ['adult' => ['label' => 'adults', 'factor' => 1.0]],
+            'layers_factor' => 0.06,
+            'slowest_spread' => 0.0,
+            'also_factor' => 1.8,
+            'help_seconds' => 45.0,
+            'stuck_rate' => array_fill(1, 5, 0.0),
+            'blocks' => [
+                'arrive' => 60, 'hand_out' => 30, 'checkpoint' => 20, 'clear' => 50, 'next_model' => 25,
+                'decorate' => 200,
+            ],
+            'source' => 'made up for the test',
+        ], FoldTable::fromArray(['folds' => ['valley' => $fold], 'source' => 'made up for the test']));
+
+        return RunSheet::plan(
+            new Room(12, 0, 'adult'),
+            [new ModelLoad(array_fill(0, 3, new StepLoad('valley', 1, false, false)), 1, 1)],
+            30,
+            $squaring,
+            $times,
+            'none',
+            $policies,
+        );
+    }
+
+    private static function table(): PolicyTable
+    {
+        return PolicyTable::fromArray(Yaml::parseFile(self::FILE));
+    }
+}

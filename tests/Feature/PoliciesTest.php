@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Group;
+use App\Models\Lesson;
+use App\Models\User;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** How a lesson is taught: chosen with the lesson, seen in its plan, its preparation and on its stage. */
+final class PoliciesTest extends TestCase
+{
+    private Group $group;
+
+    private User $lead;
+
+    public function testWhatIsChosenSetsThePlanAndWhatIsSaid(): void
+    {
+        $usual = $this->made([]);
+        self::assertSame([], $usual['setting']['policies']['says']);
+        self::assertSame(
+            ['crease_with', 'exact', 'show', 'pace', 'cutting', 'squaring'],
+            array_column($usual['setting']['policies']['list'], 'key'),
+        );
+        $twice = $this->changed($usual, ['policies' => ['show' => 'twice', 'pace' => 'wait']]);
+        self::assertGreaterThan($usual['plan']['needed_minutes'], $twice['plan']['needed_minutes']);
+        self::assertSame(['I show each step twice; look both times.'], $twice['setting']['policies']['says']);
+        self::assertSame('twice', $this->chosen($twice, 'show'));
+        $back = $this->changed($twice, ['policies' => null]);
+        self::assertSame($usual['plan'], $back['plan']);
+    }
+
+    public function testStepsFoldedBeforeAreLeftOutAndPrepared(): void
+    {
+        $lesson = $this->made(['prepared' => 3]);
+        $steps = array_values(array_filter(array_column($lesson['plan']['lines'], 'step')));
+        self::assertSame(4, $steps[0]);
+        self::assertContains('recap', array_column($lesson['plan']['lines'], 'key'));
+        self::assertSame([3, 6], [
+            $lesson['setting']['policies']['prepared'],
+            $lesson['setting']['policies']['most_prepared'],
+        ]);
+        $stock = $this->lead->organisation->stocks()
+            ->create(['name' => 'A4', 'width_mm' => 210, 'height_mm' => 297, 'count' => 30]);
+        $none = $this->changed($lesson, ['stock_ids' => [$stock->id], 'prepared' => 0])['paper'];
+        $three = $this->changed($lesson, ['stock_ids' => [$stock->id], 'prepared' => 3, 'version' => 2])['paper'];
+        $said = array_column($three['list'], 'text', 'key');
+        // Three learners and one spare.
+        self::assertSame('Fold steps 1 to 3 of 4 Drinking cup, and lay them ready.', $said['prefold-1']);
+        self::assertArrayNotHasKey('prefold-1', array_column($none['list'], 'text', 'key'));
+        self::assertGreaterThan($none['prepare']['minutes'], $three['prepare']['minutes']);
+    }
+
+    public function testTheCreaseThatMadeTheSquareCounts(): void
+    {
+        $lesson = $this->made(['square_in_lesson' => true]);
+        self::assertSame(2, $lesson['setting']['policies']['crease_is_there'], 'turned first, then corner to corner');
+        $again = $this->changed($lesson, ['square_in_lesson' => true, 'policies' => ['squaring' => 'again']]);
+        self::assertNull($again['setting']['policies']['crease_is_there']);
+        $seconds = static fn (array $of): int => array_column($of['plan']['lines'], 'seconds', 'step')[2];
+        self::assertGreaterThan($seconds($lesson), $seconds($again));
+    }
+
+    public function testWhatCutsAgainstTheWishIsSaid(): void
+    {
+        $none = ['cutting' => 'none'];
+        self::assertNull($this->made(['policies' => $none])['setting']['policies']['against']);
+        self::assertStringContainsString(
+            'Let them be torn',
+            $this->made(['policies' => $none, 'square_in_lesson' => true])['setting']['policies']['against'],
+        );
+        self::assertStringContainsString(
+            'Pyramid is cut with scissors',
+            $this->made(['policies' => ['cutting' => 'square'], 'model' => 'pyramid'])['setting']['policies']['against'],
+        );
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string, string}> */
+    public static function bad(): iterable
+    {
+        yield 'no such policy' => [['policies' => ['music' => 'loud']], '/policies', 'There is no such policy'];
+        yield 'no such option' => [['policies' => ['show' => 'thrice']], '/policies', 'is one of: along, first, twice'];
+        yield 'a list' => [['policies' => ['show' => ['twice']]], '/policies', 'is one of'];
+        yield 'a word' => [['policies' => 'twice'], '/policies', ''];
+        yield 'the whole model' => [['prepared' => 7], '/prepared', 'at most 6 can be folded before'];
+        yield 'fewer than none' => [['prepared' => -1], '/prepared', 'a whole number from 0 on'];
+        yield 'half a step' => [['prepared' => 1.5], '/prepared', 'a whole number'];
+    }
+
+    /** @param  array<string, mixed>  $changes */
+    #[DataProvider('bad')]
+    public function testWhatCannotBeMeant(array $changes, string $at, string $said): void
+    {
+        $this->group = $this->group($this->lead = $this->lead());
+        $answer = $this->actingAs($this->lead)
+            ->postJson('/api/lessons', $this->lessonInput($this->group, $changes))
+            ->assertStatus(422)
+            ->assertJsonPath('errors.0.pointer', $at);
+        self::assertStringContainsString($said, (string) $answer->json('errors.0.message'));
+        self::assertSame(0, Lesson::query()->count());
+    }
+
+    /**
+     * @param  array<string, mixed>  $changes
+     * @return array<string, mixed>
+     */
+    private function made(array $changes): array
+    {
+        $this->group = $this->group($this->lead = $this->lead());
+
+        return (array) $this->actingAs($this->lead)
+            ->postJson('/api/lessons', $this->lessonInput($this->group, $changes))
+            ->assertCreated()
+            ->json();
+    }
+
+    /**
+     * @param  array<string, mixed>  $lesson
+     * @param  array<string, mixed>  $changes
+     * @return array<string, mixed>
+     */
+    private function changed(array $lesson, array $changes): array
+    {
+        $input = $this->lessonInput($this->group, $changes + ['version' => $lesson['setting']['version']]);
+
+        return (array) $this->putJson("/api/lessons/{$lesson['card']['id']}", $input)->assertOk()->json();
+    }
+
+    /** @param  array<string, mixed>  $lesson */
+    private function chosen(array $lesson, string $policy): string
+    {
+        return array_column($lesson['setting']['policies']['list'], 'chosen', 'key')[$policy];
+    }
+}
