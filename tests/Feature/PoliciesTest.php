@@ -71,9 +71,10 @@ final class PoliciesTest extends TestCase
             'Let them be torn',
             $this->made(['policies' => $none, 'square_in_lesson' => true])['setting']['policies']['against'],
         );
+        $pyramid = $this->made(['policies' => ['cutting' => 'square'], 'model' => 'pyramid']);
         self::assertStringContainsString(
             'Pyramid is cut with scissors',
-            $this->made(['policies' => ['cutting' => 'square'], 'model' => 'pyramid'])['setting']['policies']['against'],
+            (string) $pyramid['setting']['policies']['against'],
         );
     }
 
