@@ -108,24 +108,20 @@ final readonly class FoldShelf
     }
 
     /**
-     * Where it is taught: of each model the usual way, and another way only when the usual one does not have it.
+     * Where it is taught: of each model the usual way, or the first other one that has it.
      *
      * @return list<Entry>
      */
     private function teaching(string $kind): array
     {
-        $usual = [];
         $found = [];
         foreach ($this->catalogue->entries() as $entry) {
-            if (isset($entry['steps'][$kind]) && ! isset($usual[$entry['slug']])) {
-                $found[] = $entry;
-                if ($entry['way'] === null) {
-                    $usual[$entry['slug']] = true;
-                }
+            if (isset($entry['steps'][$kind])) {
+                $found[$entry['slug']] ??= $entry;
             }
         }
 
-        return $found;
+        return array_values($found);
     }
 
     /**

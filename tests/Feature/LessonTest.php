@@ -79,7 +79,9 @@ final class LessonTest extends TestCase
             ->assertOk()
             ->json('plan.needed_minutes');
         $plain = $minutes([]);
-        self::assertGreaterThan($plain, $minutes(['square_in_lesson' => true]));
+        $again = ['square_in_lesson' => true, 'policies' => ['squaring' => 'again']];
+        self::assertGreaterThan($plain, $minutes($again));
+        self::assertGreaterThan($minutes(['square_in_lesson' => true, 'policies' => null]), $minutes($again));
         self::assertGreaterThan($plain, $minutes(['model' => 'helmet']));
         self::assertFalse(
             $this->putJson(

@@ -38,7 +38,7 @@ final class WaysTest extends TestCase
             ->assertOk()
             ->json();
         self::assertSame($lesson['plan']['needed_minutes'], $chosen['minutes']);
-        self::assertSame([false, true], array_column($chosen['passages'][0]['options'], 'chosen'));
+        self::assertSame([false, true, false], array_column($chosen['passages'][0]['options'], 'chosen'));
         self::assertSame(20, $chosen['passages'][2]['first'] - 1, 'numbered by the way chosen');
     }
 

@@ -37,16 +37,28 @@ final class Folds
         return Folder::fold(Loader::load('test', $yaml), 150.0);
     }
 
+    /** Models kept by another way than the usual one; all usual ones are kept. */
+    private const KEPT = 24;
+
     /** @param  array<string, string>  $choice  the way taken, by route */
     public static function library(string $slug, array $choice = []): FoldedModel
     {
-        static $folded = [];
+        static $usual = [];
+        static $others = [];
         $file = dirname(__DIR__, 2)."/library/models/$slug.yaml";
-
-        return $folded[$slug.json_encode($choice)] ??= Folder::fold(
+        $fold = static fn (): FoldedModel => Folder::fold(
             Loader::load($slug, (string) file_get_contents($file), $choice),
             150.0,
         );
+        if ($choice === []) {
+            return $usual[$slug] ??= $fold();
+        }
+        $key = $slug.json_encode($choice);
+        if (! isset($others[$key])) {
+            $others = array_slice($others, 1 - self::KEPT, null, true) + [$key => $fold()];
+        }
+
+        return $others[$key];
     }
 
     /** @return list<string> */
