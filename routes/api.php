@@ -46,6 +46,7 @@ Route::middleware(['auth', 'limits', 'quota'])->group(function (): void {
     Route::apiResource('groups', GroupController::class)->except('show');
     Route::delete('groups/{group}/learners/{learner}', [GroupController::class, 'removeLearner']);
     Route::get('groups/{group}/times', [GroupController::class, 'times']);
+    Route::get('groups/{group}/next', [GroupController::class, 'next']);
     Route::get('groups/{group}/wall', [GroupController::class, 'wall']);
     Route::get('groups/{group}/folds', [GroupController::class, 'folds']);
     Route::get('groups/{group}/paper', [GroupController::class, 'paper']);

@@ -53,6 +53,11 @@ final class GroupController extends Controller
         return response()->json($bin->put($group->learners()->findOrFail((int) $learner), $request->boolean('sure')));
     }
 
+    public function next(Group $group, NextFor $next): JsonResponse
+    {
+        return response()->json($next($group));
+    }
+
     public function times(Group $group): JsonResponse
     {
         return response()->json($this->sheet->times($group));

@@ -42,6 +42,7 @@ use App\Support\Api\Removes;
     ]),
 ]
 #[Reads('/groups/{group}/folds', 'foldStanding', 'how many have made each kind of fold', '#FoldStandingData[]')]
+#[Reads('/groups/{group}/next', 'nextModels', 'what they could fold next, and why', '#NextData[]')]
 #[Reads('/groups/{group}/wall', 'wall', 'learners x models', '#WallData')]
 final class GroupsApi
 {

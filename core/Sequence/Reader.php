@@ -36,6 +36,32 @@ final class Reader
         return new self($value, $path, $lines, $step);
     }
 
+    /**
+     * The same with its texts of landmarks rewritten; what is said, and by_eye itself, stays as it is.
+     *
+     * @param  callable(string): string  $rewrite
+     * @return self|null null when nothing changes
+     */
+    public function rewritten(callable $rewrite): ?self
+    {
+        $map = $this->map;
+        array_walk_recursive($map, static function (mixed &$value) use ($rewrite): void {
+            $value = is_string($value) ? $rewrite($value) : $value;
+        });
+        foreach (['note', 'like', 'caution', 'by_eye'] as $kept) {
+            if (array_key_exists($kept, $this->map)) {
+                $map[$kept] = $this->map[$kept];
+            }
+        }
+        if ($map === $this->map) {
+            return null;
+        }
+        $again = new self($map, $this->path, $this->lines, $this->step);
+        [$again->asked, $again->ids] = [$this->asked, $this->ids];
+
+        return $again;
+    }
+
     public function line(?string $key = null): int
     {
         return $this->lines->line($this->at($key));

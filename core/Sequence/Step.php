@@ -33,6 +33,7 @@ final readonly class Step
      * @param  string|null  $like  what the model looks like afterwards, "a boat"
      * @param  string|null  $caution  that belongs to this step
      * @param  array<string, PointRef|null>  $call  names of parts from here on, found after the step; null ends one
+     * @param  FreeLength|null  $free  a length of it that is chosen by eye
      */
     public function __construct(
         public int $number,
@@ -57,6 +58,7 @@ final readonly class Step
         public ?string $like = null,
         public ?string $caution = null,
         public array $call = [],
+        public ?FreeLength $free = null,
     ) {
     }
 

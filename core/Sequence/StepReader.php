@@ -31,10 +31,12 @@ final readonly class StepReader
      */
     public static function read(Reader $in, int $number, ?string $part = null, array $parts = []): Step
     {
-        return (new self($in, $number, $part, $parts))->step();
+        [$free, $in] = FreeLength::read($in);
+
+        return (new self($in, $number, $part, $parts))->step($free);
     }
 
-    private function step(): Step
+    private function step(?FreeLength $free): Step
     {
         $kind = FoldKind::from($this->in->oneOf('fold', array_column(FoldKind::cases(), 'value')));
         $step = new Step(
@@ -61,6 +63,7 @@ final readonly class StepReader
             $this->in->optionalText('like', 80),
             $this->in->optionalText('caution', 300),
             $this->call(),
+            $free,
         );
         $this->in->has('if') && $this->in->value('if'); // the list of steps has looked at it
         $this->in->nothingElse();

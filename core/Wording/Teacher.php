@@ -134,6 +134,11 @@ final readonly class Teacher
 
         return match (true) {
             in_array($kind, self::STOPS_ITSELF, true) => $this->words->say('teacher', 'stops-itself'),
+            $step->step->free !== null => $this->words->say('teacher', 'free', [
+                'from' => $step->step->free->from,
+                'to' => $step->step->free->to,
+                'usual' => $step->step->free->usual,
+            ]),
             $kind === FoldKind::Tuck => $this->words->say('teacher', 'tuck'),
             $this->endsByEye($step) => $this->words->say('teacher', 'by-eye'),
             $this->isHard($i) && $kind === FoldKind::Collapse => $this->words->say('teacher', 'collapse'),

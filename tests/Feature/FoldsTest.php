@@ -74,6 +74,27 @@ final class FoldsTest extends TestCase
         $this->actingAs($this->lead('Elsewhere'))->getJson("/api/groups/{$group->id}/folds")->assertNotFound();
     }
 
+    public function testWhatComesNextFollowsTheRecords(): void
+    {
+        $lead = $this->lead();
+        $group = $this->group($lead);
+        [$ada, $bram] = $group->learners()->orderBy('seat')->pluck('id')->all();
+        $this->actingAs($lead);
+        $next = fn (): array => array_column(
+            $this->getJson("/api/groups/{$group->id}/next")->assertOk()->json(),
+            'why',
+            'slug',
+        );
+        $before = $next();
+        self::assertCount(3, $before);
+        $first = (string) array_key_first($before);
+        self::assertStringContainsString('new', $before[$first], 'they have made nothing yet');
+        $this->taught($group->id, ['model' => $first], [$ada => 'done', $bram => 'help']);
+        self::assertArrayNotHasKey($first, $next(), 'two of three have finished it');
+        self::assertMatchesRegularExpression('/They know the rest|again/', implode(' ', $next()));
+        $this->actingAs($this->lead('Elsewhere'))->getJson("/api/groups/{$group->id}/next")->assertNotFound();
+    }
+
     /**
      * A lesson with a model, taught to the end.
      *

@@ -103,6 +103,13 @@ export function useFoldStanding(group: MaybeRefOrGetter<number | null>) {
   })
 }
 
+/** What a group could fold next, and why. */
+export const useNextModels = (group: MaybeRefOrGetter<number>) =>
+  useQuery({
+    queryKey: ['next-models', group],
+    queryFn: () => answer(client.GET('/api/groups/{group}/next', { params: { path: { group: toValue(group) } } })),
+  })
+
 /** Minutes a lesson with each model takes a group. */
 export function useTimes(group: MaybeRefOrGetter<number | null>) {
   return useQuery({

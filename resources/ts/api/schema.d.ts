@@ -244,6 +244,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/groups/{group}/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["nextModels"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/groups/{group}/wall": {
         parameters: {
             query?: never;
@@ -790,6 +806,12 @@ export interface components {
             id: number;
             name: string;
             seat: number;
+        };
+        NextData: {
+            /** @description A model that a group could fold next, and why. */
+            slug: string;
+            title: string;
+            why: string;
         };
         /** @description The wall chart: learners x models, the best end each learner reached. */
         WallData: {
@@ -2161,6 +2183,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FoldStandingData"][];
+                };
+            };
+        };
+    };
+    nextModels: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                group: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what they could fold next, and why */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NextData"][];
                 };
             };
         };

@@ -11,6 +11,7 @@ import { useDeeds } from './queue/deeds'
 import RefusedDeeds from './RefusedDeeds.vue'
 import { useLessonLog } from './useLessonLog'
 import WaysFolded from './WaysFolded.vue'
+import WhatNext from './WhatNext.vue'
 
 /**
  * The record of a lesson: what its log says of everybody, corrected by hand where the taps were wrong, with its
@@ -58,7 +59,7 @@ function enter(learner: number, finish: Finish, step: number | null, name = slug
 // Lists elsewhere show records too; they are read anew once the server has the corrections.
 watch([waiting, newest], ([left], [before]) => {
   if (left === 0 && before > 0) {
-    for (const key of ['home', 'wall', 'lessons']) void cache.invalidateQueries({ queryKey: [key] })
+    for (const key of ['home', 'wall', 'lessons', 'next-models']) void cache.invalidateQueries({ queryKey: [key] })
   }
 })
 </script>
@@ -133,6 +134,7 @@ watch([waiting, newest], ([left], [before]) => {
     <button v-if="standing.ended_ms !== null" type="button" class="again no-print" @click="add('reopened')">
       {{ t('keep.reopen') }}
     </button>
+    <WhatNext v-if="lesson.card.status === 'taught'" :group="lesson.card.group_id" />
     <Measures :lesson="lesson" />
     <RouterLink :to="{ name: 'worksheet', params: { id: lesson.card.id } }">{{ t('keep.worksheet') }}</RouterLink>
   </section>

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Sequence;
+
+use Cathedra\Core\Sequence\Landmark\BadLandmark;
+use Cathedra\Core\Sequence\Landmark\Parser;
+
+/** A length that is chosen by eye: the lead sees the range, the engine folds the usual share. */
+final readonly class FreeLength
+{
+    /** The word that stands for the usual share in the landmarks of its step. */
+    public const WORD = 'free';
+
+    /** Shares as they were written, such as 1/5. */
+    private function __construct(public string $from, public string $to, public string $usual)
+    {
+    }
+
+    /**
+     * Reads `by_eye` of a step, and puts the usual share into its landmarks.
+     *
+     * @return array{self|null, Reader}
+     *
+     * @throws BadSequence when the shares are out of order, or nothing of the step is free
+     */
+    public static function read(Reader $in): array
+    {
+        if (! $in->has('by_eye')) {
+            return [null, $in];
+        }
+        $given = $in->value('by_eye');
+        $keys = ['from', 'to', 'usual'];
+        if (! is_array($given) || array_diff($keys, array_keys($given)) !== [] || count($given) !== 3) {
+            throw $in->bad('by_eye', '"by_eye" must give three shares: from, to and usual.');
+        }
+        [$from, $to, $usual] = array_map(
+            static fn (string $key): string => is_scalar($given[$key]) ? trim((string) $given[$key]) : '',
+            $keys,
+        );
+        try {
+            [$least, $most, $share] = array_map(Parser::share(...), [$from, $to, $usual]);
+        } catch (BadLandmark $e) {
+            throw $in->bad('by_eye', $e->getMessage());
+        }
+        if (! ($least < $most && $least <= $share && $share <= $most)) {
+            throw $in->bad('by_eye', "The usual share $usual must lie from $from to $to, the smaller one first.");
+        }
+        $free = '/\b'.self::WORD.'\b/';
+
+        return [
+            new self($from, $to, $usual),
+            $in->rewritten(
+                static fn (string $text): string => (string) preg_replace($free, $usual, $text),
+            ) ?? throw $in->bad('by_eye', 'Nothing of this step is "'.self::WORD.'"; write it in place of a share.'),
+        ];
+    }
+}
