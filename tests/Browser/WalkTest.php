@@ -135,7 +135,7 @@ final class WalkTest extends BrowserTestCase
         $b->saying('Hard moments', 'h2');
         $steps = count($this->all('.steps > li'));
         $b->saying('passages can be taught another way', 'h2');
-        $b->find('.ways input:not(:checked)')->click();
+        $b->click('Fold in half twice, then squash twice', 'label');
         $b->until(fn (): bool => count($this->all('.steps > li')) === $steps + 4, 'the other way has four steps more');
         $b->click('Plan a lesson with it', 'a')->waitForPath('#^/lessons/new$#');
         $b->until(
