@@ -69,6 +69,47 @@ final class WaysTest extends BrowserTestCase
         $b->visit("/lessons/$lesson/ways/crane")->saying('This lesson has been taught', 'span');
     }
 
+    public function testAMarkThatWaitsIsSentBeforeAndASecondTabFollows(): void
+    {
+        $b = $this->browser;
+        $lesson = $this->lesson(['Ada', 'Bram'], 'crane');
+        $this->post("/api/lessons/$lesson/events", 'moved', ['step' => 14]);
+        $b->visit("/lessons/$lesson/teach")->saying('14 Inside reverse fold.', 'h1');
+        $b->driver->switchTo()->newWindow();
+        $b->visit("/lessons/$lesson/teach")->saying('14 Inside reverse fold.', 'h1');
+        [$first, $second] = $b->driver->getWindowHandles();
+
+        // A mark without a line, and the other way asked for: nothing is changed before the mark is kept.
+        $b->press('w')->waitForPath("#^/lessons/$lesson/ways/crane$#");
+        $b->until(fn (): bool => $this->focused() === self::REVERSE, 'the open passage has the focus');
+        $b->press(WebDriverKeys::ESCAPE)->waitForPath("#^/lessons/$lesson/teach$#");
+        $b->saying('14 Inside reverse fold.', 'h1');
+        $b->network(true, 0);
+        $b->find('.seats li:nth-child(1) button')->click();
+        $this->done(['Ada']);
+        $b->press('w')->waitForPath("#^/lessons/$lesson/ways/crane$#");
+        $b->until(fn (): bool => $this->focused() === self::REVERSE, 'the open passage has the focus');
+        $b->press(WebDriverKeys::ARROW_DOWN)->click('Show it like this from here on', 'button');
+        $b->saying('Marks of this device are still to be sent', 'p');
+        $b->network(false, 0);
+        $b->until(function () use ($b, $lesson): bool {
+            foreach ($this->all('.foot .fold-button:not(.v-btn--loading)') as $button) {
+                $button->click();
+            }
+            usleep(500_000);
+
+            return str_ends_with($b->path(), "/lessons/$lesson/teach");
+        }, 'it goes once the line is back');
+        $b->saying('14 Turn a layer like a page.', 'h1');
+
+        // Ada's mark at step 14 of the old count: she is in the middle of the passage, and begins it the new way.
+        $kinds = array_column($this->api("/api/lessons/$lesson/events")['events'], 'kind');
+        self::assertSame(['moved', 'done', 'way-changed'], $kinds);
+        $b->driver->switchTo()->window($first);
+        $b->saying('14 Turn a layer like a page.', 'h1');
+        self::assertCount(24, $this->all('.thread li'));
+    }
+
     public function testHowALessonIsTaughtSetsItsPlanAndItsStage(): void
     {
         $b = $this->browser;
