@@ -7,7 +7,7 @@ namespace App\Lessons;
 use OpenApi\Attributes as OA;
 
 /** One model of a lesson; its steps are numbered through the lesson. */
-#[OA\Schema(required: ['slug', 'title', 'ways', 'side_mm', 'first', 'steps'])]
+#[OA\Schema(required: ['slug', 'title', 'ways', 'side_mm', 'first', 'steps', 'times'])]
 final readonly class LessonModelData
 {
     public function __construct(
@@ -24,6 +24,7 @@ final readonly class LessonModelData
         #[OA\Property(description: 'wanted square; null: the largest the sheet gives')] public ?float $side_mm,
         #[OA\Property(description: 'number of its first step in the lesson')] public int $first,
         #[OA\Property] public int $steps,
+        #[OA\Property(description: 'how often it is folded; the second time goes quicker')] public int $times,
     ) {
     }
 }

@@ -43,6 +43,7 @@ final class LessonRequest extends ApiRequest
             'models.*.model' => ['required', 'string', 'max:60', 'distinct', $this->isOnTheShelf($shelf)],
             'models.*.ways' => ['sometimes', 'array', 'max:10', $this->isOffered($shelf)],
             'models.*.side_mm' => ['nullable', 'numeric', 'between:'.Bounds::SIDE_MM],
+            'models.*.times' => ['sometimes', 'integer', 'between:1,'.CoreProgramme::MOST_TIMES],
             'starts_at' => [
                 'bail',
                 'required',
@@ -89,6 +90,7 @@ final class LessonRequest extends ApiRequest
             'models.between' => 'A lesson has 1 to '.CoreProgramme::MAX_MODELS.' models.',
             'models.*.model.required' => 'Choose a model.',
             'models.*.model.distinct' => 'Each model comes once in a lesson.',
+            'models.*.times.*' => 'A model is folded once or twice in a lesson.',
             'models.*.side_mm.*' => 'The side of a square must be '.Bounds::said(Bounds::SIDE_MM).' mm.',
             'starts_at.*' => 'Give the start as a date and a time.',
             'ends_at.after' => 'The slot ends before it starts. Choose an end after the start.',
@@ -118,10 +120,15 @@ final class LessonRequest extends ApiRequest
         ];
     }
 
-    /** @return non-empty-list<array{model: string, ways: array<string, string>|null, side_mm: float|null}> */
+    /**
+     * @return non-empty-list<array{model: string, ways: array<string, string>|null, side_mm: float|null, times: int}>
+     */
     public function models(): array
     {
-        /** @var non-empty-list<array{model: string, ways?: array<string, string>, side_mm?: float|null}> $given */
+        /**
+         * @var non-empty-list<array{model: string, ways?: array<string, string>, side_mm?: float|null,
+         *     times?: int}> $given
+         */
         $given = array_values((array) $this->validated('models'));
 
         return array_map(
@@ -129,6 +136,7 @@ final class LessonRequest extends ApiRequest
                 'model' => $m['model'],
                 'ways' => $m['ways'] ?? [] ?: null,
                 'side_mm' => isset($m['side_mm']) ? (float) $m['side_mm'] : null,
+                'times' => (int) ($m['times'] ?? 1),
             ],
             $given,
         );

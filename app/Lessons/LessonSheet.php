@@ -183,6 +183,7 @@ final readonly class LessonSheet
             $item->side,
             $item->first,
             count($item->loads),
+            $item->times,
         );
     }
 

@@ -25,7 +25,7 @@ final readonly class Programme
         $next = 1;
         foreach ($lesson->models as $model) {
             $own = $instead[$model->model] ?? $model->ways ?? [];
-            $items[] = $item = self::item($shelf, $model->model, $own, $model->side_mm, $next);
+            $items[] = $item = self::item($shelf, $model->model, $own, $model->side_mm, $next, $model->times);
             $next += count($item->loads);
         }
         if ($items === []) {
@@ -68,7 +68,12 @@ final readonly class Programme
     public function loads(): array
     {
         return array_map(
-            static fn (ProgrammeItem $i): ModelLoad => new ModelLoad($i->loads, $i->facts->difficulty, $i->diagonal),
+            static fn (ProgrammeItem $i): ModelLoad => new ModelLoad(
+                $i->loads,
+                $i->facts->difficulty,
+                $i->diagonal,
+                $i->times,
+            ),
             $this->items,
         );
     }
@@ -85,9 +90,15 @@ final readonly class Programme
     }
 
     /** @param  array<string, string>  $ways */
-    private static function item(ModelShelf $shelf, string $slug, array $ways, ?float $side, int $first): ProgrammeItem
-    {
+    private static function item(
+        ModelShelf $shelf,
+        string $slug,
+        array $ways,
+        ?float $side,
+        int $first,
+        int $times = 1,
+    ): ProgrammeItem {
         return new ProgrammeItem($slug, $ways, $side, $first, $shelf->loads($slug, $ways), $shelf->facts($slug),
-            $shelf->passages($slug, $ways), $shelf->diagonal($slug, $ways));
+            $shelf->passages($slug, $ways), $shelf->diagonal($slug, $ways), $times);
     }
 }

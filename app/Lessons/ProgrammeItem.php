@@ -17,6 +17,7 @@ final readonly class ProgrammeItem
      * @param  list<StepLoad>  $loads
      * @param  list<array{name: string, title: string, options: array<string, string>,
      *     option: string, last: int}>  $passages
+     * @param  int  $times  how often it is folded
      * @param  int|null  $diagonal  its own step that creases the flat square from corner to corner
      */
     public function __construct(
@@ -28,6 +29,7 @@ final readonly class ProgrammeItem
         public ModelFacts $facts,
         public array $passages,
         public ?int $diagonal,
+        public int $times = 1,
     ) {
     }
 }

@@ -12,6 +12,8 @@ use App\Support\Versions;
 /**
  * Saves a lesson with its models and papers: all of it or nothing, and only over what its lead has seen. Once it is
  * taught it changes only by corrections of its log; while it is being taught, who folds what stays.
+ *
+ * @phpstan-type Placed array{model: string, ways: array<string, string>|null, side_mm: float|null, times: int}
  */
 final readonly class SaveLesson
 {
@@ -34,7 +36,7 @@ final readonly class SaveLesson
 
     /**
      * @param  array<string, mixed>  $columns
-     * @param  non-empty-list<array{model: string, ways: array<string, string>|null, side_mm: float|null}>  $models
+     * @param  non-empty-list<Placed>  $models
      * @param  list<int>  $stocks
      * @param  int|null  $version  the one that was changed; null: whatever is there
      *
@@ -65,7 +67,7 @@ final readonly class SaveLesson
         return $lesson->unsetRelations();
     }
 
-    /** @param  list<array{model: string, ways: array<string, string>|null, side_mm: float|null}>  $models */
+    /** @param  list<Placed>  $models */
     private function place(Lesson $lesson, array $models): void
     {
         $lesson->models()->delete();
@@ -76,7 +78,7 @@ final readonly class SaveLesson
 
     /**
      * @param  array<string, mixed>  $columns
-     * @param  list<array{model: string, ways: array<string, string>|null, side_mm: float|null}>  $models
+     * @param  list<Placed>  $models
      */
     private function guard(Lesson $lesson, array $columns, array $models): void
     {
@@ -104,7 +106,7 @@ final readonly class SaveLesson
 
     /**
      * @param  array<string, mixed>  $columns
-     * @param  list<array{model: string, ways: array<string, string>|null, side_mm: float|null}>  $models
+     * @param  list<Placed>  $models
      * @param  list<int>  $stocks
      */
     private function compare(Lesson $lesson, array $columns, array $models, array $stocks, ?int $version): void
@@ -116,8 +118,8 @@ final readonly class SaveLesson
                 $mine[$said] = $columns[$column];
             }
         }
-        $theirs['models'] = $lesson->models->map(static fn ($m): array => [$m->model, $m->side_mm])->all();
-        $mine['models'] = array_map(static fn (array $m): array => [$m['model'], $m['side_mm']], $models);
+        $theirs['models'] = $lesson->models->map(static fn ($m): array => [$m->model, $m->side_mm, $m->times])->all();
+        $mine['models'] = array_map(static fn (array $m): array => [$m['model'], $m['side_mm'], $m['times']], $models);
         $theirs['paper'] = array_map(intval(...), $lesson->chosen->modelKeys());
         $mine['paper'] = $stocks;
         Versions::compare($lesson->version, $version, 'this lesson', $theirs, $mine);

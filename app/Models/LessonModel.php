@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $model
  * @property array<string, string>|null $ways
  * @property float|null $side_mm
+ * @property int $times how often it is folded in the lesson, 1 or 2
  */
 final class LessonModel extends Model
 {
@@ -22,9 +23,11 @@ final class LessonModel extends Model
 
     protected $guarded = [];
 
+    protected $attributes = ['times' => 1];
+
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['place' => 'integer', 'ways' => 'array', 'side_mm' => 'float'];
+        return ['place' => 'integer', 'ways' => 'array', 'side_mm' => 'float', 'times' => 'integer'];
     }
 }

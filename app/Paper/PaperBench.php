@@ -68,9 +68,9 @@ final readonly class PaperBench
                 $model->ratio,
                 $model->parts,
                 $item->side,
-                $learners,
+                $learners * $item->times,
                 Spares::needed(
-                    $learners,
+                    $learners * $item->times,
                     $rules->spoilRate($model->difficulty),
                     $rules->spareRisk,
                 ),

@@ -10,6 +10,9 @@ final readonly class Programme
     /** Models in one lesson at most; one slot of 90 minutes holds no more. */
     public const MAX_MODELS = 5;
 
+    /** How often one model is folded in a lesson: slowly, and once more, faster. Its steps are counted once. */
+    public const MOST_TIMES = 2;
+
     /** @param  non-empty-list<ProgrammeModel>  $models */
     private function __construct(public array $models)
     {

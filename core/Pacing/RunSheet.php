@@ -16,6 +16,9 @@ use Cathedra\Core\Rules\Bounds;
  */
 final readonly class RunSheet
 {
+    /** A model folded a second time takes this share of the first time (estimate, to be calibrated). */
+    public const AGAIN = 0.6;
+
     /**
      * @param  list<Line>  $lines  in order; each starts when the one before ends
      * @param  int  $needed  seconds from the start to the end of the last line
@@ -78,25 +81,26 @@ final readonly class RunSheet
             foreach (self::shown($model, $ready, $policies, $times) as $key => $seconds) {
                 $blocks[] = ['block', $key, null, $seconds];
             }
+            $once = 0.0;
             foreach ($model->steps as $i => $step) {
                 $number++;
                 if ($i < $ready) {
                     continue;
                 }
                 $isThere = $squaring > 0 && $policies->countsSquaring() && $model->diagonal === $i + 1;
-                $blocks[] = [
-                    'step',
-                    $step->fold,
-                    $number,
-                    self::step($step, $isThere ? 0.0 : $pace, $policies, $times) + match (true) {
-                        $isThere => 0.0,
-                        $step->layers > 1 || $step->twice => $queue,
-                        default => $queue / 2,
-                    },
-                ];
+                $seconds = self::step($step, $isThere ? 0.0 : $pace, $policies, $times) + match (true) {
+                    $isThere => 0.0,
+                    $step->layers > 1 || $step->twice => $queue,
+                    default => $queue / 2,
+                };
+                $once += $seconds;
+                $blocks[] = ['step', $step->fold, $number, $seconds];
                 if ($step->checkpoint) {
                     $blocks[] = ['checkpoint', 'checkpoint', $number, (float) $times->blocks['checkpoint']];
                 }
+            }
+            if ($model->times > 1) {
+                $blocks[] = ['block', 'again', null, ($model->times - 1) * self::AGAIN * $once];
             }
         }
         if ($decorate === 'after') {

@@ -126,6 +126,16 @@ final class WaysTest extends BrowserTestCase
         $b->saying('I show each step twice; look both times.', 'li');
         $b->press(WebDriverKeys::ARROW_RIGHT)->saying('4 ', 'h1');
         $b->press(WebDriverKeys::ARROW_LEFT)->saying('3 ', 'h1');
+
+        // Once more at the end, faster: a line of the plan, and a way back to the first step.
+        $b->visit("/lessons/$lesson/plan")->click('once more at the end', 'label');
+        $b->saying('Once more, faster: Drinking cup', 'li');
+        $b->visit("/lessons/$lesson/teach")->saying('3 ', 'h1');
+        for ($step = 4; $step <= 7; $step++) {
+            $b->press(WebDriverKeys::ARROW_RIGHT)->saying("$step ", 'h1');
+        }
+        $b->press(WebDriverKeys::ARROW_RIGHT)->saying('Finished', 'h1');
+        $b->click('Begin it again', 'button')->saying('1 ', 'h1');
     }
 
     /** Minutes that the plan needs. */

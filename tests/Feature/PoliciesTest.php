@@ -53,6 +53,32 @@ final class PoliciesTest extends TestCase
         self::assertGreaterThan($none['prepare']['minutes'], $three['prepare']['minutes']);
     }
 
+    public function testAModelFoldedTwiceTakesTwoSquaresEach(): void
+    {
+        $this->lead = $this->lead();
+        $stock = $this->lead->organisation->stocks()
+            ->create(['name' => 'A4', 'width_mm' => 210, 'height_mm' => 297, 'count' => 30]);
+        $this->group = $this->group($this->lead);
+        $input = fn (array $model): array => ['models' => [['model' => 'drinking-cup'] + $model]]
+            + $this->lessonInput($this->group, ['stock_id' => $stock->id]);
+        $this->actingAs($this->lead);
+        $once = (array) $this->postJson('/api/lessons', $input([]))->assertCreated()->json();
+        $path = "/api/lessons/{$once['card']['id']}";
+        $twice = (array) $this->putJson($path, $input(['times' => 2]))->assertOk()->json();
+        self::assertSame([1, 2], [$once['models'][0]['times'], $twice['models'][0]['times']]);
+        // Three, a spare and one to practise with; six, then, two spares and one.
+        self::assertSame([5, 9], [$once['card']['sheets'], $twice['card']['sheets']]);
+        self::assertContains('again', array_column($twice['plan']['lines'], 'key'));
+        self::assertCount(count(array_filter(array_column($once['plan']['lines'], 'step'))), array_filter(
+            array_column($twice['plan']['lines'], 'step'),
+        ));
+        foreach ([0, 3, 'two', 1.5] as $bad) {
+            $this->postJson('/api/lessons', $input(['times' => $bad]))
+                ->assertStatus(422)
+                ->assertJsonPath('errors.0.pointer', '/models/0/times');
+        }
+    }
+
     public function testTheCreaseThatMadeTheSquareCounts(): void
     {
         $lesson = $this->made(['square_in_lesson' => true]);

@@ -938,6 +938,8 @@ export interface components {
             /** @description number of its first step in the lesson */
             first: number;
             steps: number;
+            /** @description how often it is folded; the second time goes quicker */
+            times: number;
         };
         LessonModelInput: {
             model: string;
@@ -947,6 +949,8 @@ export interface components {
             };
             /** @description wanted square; null: the largest the sheet gives */
             side_mm?: number | null;
+            /** @description how often it is folded, 1 or 2 */
+            times?: number;
         };
         /** @description How a lesson is set up, as its form sends it back. */
         LessonSetting: {

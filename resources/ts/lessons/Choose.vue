@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
 import { client, type LessonData, Problem, type Ways } from '../api/client'
-import { useGroups, useMe, useModels, useSaveLesson, useStocks } from '../api/queries'
+import { useGroups, useMe, useModels, useSaveLesson, useStocks, useTimes } from '../api/queries'
 import { later } from '../parts/clock'
 import FoldPicture from '../parts/FoldPicture.vue'
 import { useRemoving } from '../bin/useRemoving'
@@ -33,6 +33,16 @@ const form = ref({
   helpers: props.lesson?.setting.helpers ?? 0,
   further: props.lesson ? modelsOf(props.lesson).slice(1) : [],
 })
+/** Minutes each model takes the group, against the slot. */
+const times = useTimes(() => form.value.group)
+const takes = (slug: string) => times.data.value?.find((one) => one.slug === slug)?.minutes
+const slot = computed(() => {
+  const [from, until] = [form.value.from, form.value.until].map((at) => {
+    const [h = 0, m = 0] = at.split(':').map(Number)
+    return 60 * h + m
+  })
+  return (until ?? 0) - (from ?? 0)
+})
 const titleOf = (slug: string) => models.data.value?.find((m) => m.slug === slug)?.title ?? slug
 const others = computed(() =>
   (models.data.value ?? []).filter(
@@ -42,7 +52,7 @@ const others = computed(() =>
 function add(event: Event) {
   const select = event.target as HTMLSelectElement
   if (select.value !== '') {
-    form.value.further.push({ model: select.value, ways: usualWays(select.value), side_mm: null })
+    form.value.further.push({ model: select.value, ways: usualWays(select.value), side_mm: null, times: 1 })
   }
   select.value = ''
 }
@@ -100,7 +110,11 @@ async function submit() {
         }),
     group_id: f.group ?? 0,
     models: [
-      { model: f.model, ways: ways.value, side_mm: first?.slug === f.model ? first.side_mm : null },
+      {
+        model: f.model,
+        ways: ways.value,
+        ...(first?.slug === f.model ? { side_mm: first.side_mm, times: first.times } : { side_mm: null }),
+      },
       ...f.further.filter((one) => one.model !== f.model),
     ],
     starts_at: `${f.day}T${f.from}`,
@@ -201,7 +215,10 @@ async function remove() {
           <span class="picture"><FoldPicture :drawing="m.picture" :title="m.title" /></span>
           <span
             ><b>{{ m.title }}</b
-            ><br /><span>{{ t('choose.steps', { n: m.steps, d: m.difficulty, age: m.age_from }) }}</span></span
+            ><br /><span>{{ t('choose.steps', { n: m.steps, d: m.difficulty, age: m.age_from }) }}</span
+            ><template v-if="takes(m.slug) !== undefined"
+              >, <b :class="{ over: (takes(m.slug) ?? 0) > slot }">{{ t('choose.minutes', { n: takes(m.slug) }) }}</b>
+            </template></span
           >
         </label>
       </fieldset>
@@ -234,6 +251,8 @@ async function remove() {
 }
 .model.chosen { background: var(--tide); color: white; }
 .model input { width: 22px; height: 22px; accent-color: var(--tide-deep); }
+.over { color: var(--warn); }
+.chosen .over { color: white; text-decoration: underline; }
 .picture { height: 84px; background: var(--paper); padding: 4px; }
 .further { grid-column: 1 / -1; display: flex; flex-wrap: wrap; gap: 6px 18px; align-items: center; }
 .further select { margin-left: auto; }

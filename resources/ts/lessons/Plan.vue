@@ -19,7 +19,8 @@ const step = (n: number | null) => programme.steps.value[(n ?? 0) - 1]
 type Line = PlanData['lines'][number]
 function name(line: Line, i: number) {
   if (line.kind === 'step') return `${line.step} ${step(line.step)?.name ?? ''}`
-  const next = plan.value.lines.slice(i).find((l) => l.kind === 'step')
+  const steps = line.key === 'again' ? plan.value.lines.slice(0, i).reverse() : plan.value.lines.slice(i)
+  const next = steps.find((l) => l.kind === 'step')
   return t(`plan.block.${line.key}`, { model: programme.at(next?.step ?? 1)?.summary.title ?? '' })
 }
 const title = computed(() => {

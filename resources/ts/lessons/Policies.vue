@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { LessonData, LessonInput } from '../api/client'
+import { modelsOf } from './input'
 
 /** How the lesson is taught, apart from its folds: one choice of each policy, with why it matters. */
 const props = defineProps<{ lesson: LessonData }>()
@@ -12,6 +13,12 @@ const closed = computed(() => props.lesson.card.status === 'taught')
 const why = (list: (typeof policies.value.list)[number]) =>
   list.options.find((option) => option.key === list.chosen)?.why ?? ''
 
+/** Folds a model a second time in the lesson, or not. */
+function again(slug: string, twice: boolean) {
+  emit('change', {
+    models: modelsOf(props.lesson).map((one) => (one.model === slug ? { ...one, times: twice ? 2 : 1 } : one)),
+  })
+}
 function choose(policy: string, option: string) {
   const chosen = Object.fromEntries(policies.value.list.map((one) => [one.key, one.chosen]))
   emit('change', { policies: { ...chosen, [policy]: option } })
@@ -55,6 +62,14 @@ function choose(policy: string, option: string) {
         "
         @update:model-value="(prepared: number) => emit('change', { prepared })" />
     </div>
+    <v-checkbox
+      v-for="model in lesson.models"
+      :key="model.slug"
+      :model-value="model.times > 1"
+      :label="t('plan.twice', { title: model.title })"
+      :disabled="closed"
+      hide-details
+      @update:model-value="(twice) => again(model.slug, twice === true)" />
   </section>
 </template>
 

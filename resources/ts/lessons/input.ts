@@ -3,7 +3,7 @@ import { later } from '../parts/clock'
 
 /** The models of a lesson in their places, as the server takes them back. */
 export const modelsOf = (lesson: LessonData) =>
-  lesson.models.map(({ slug, ways, side_mm }) => ({ model: slug, ways, side_mm }))
+  lesson.models.map(({ slug, ways, side_mm, times }) => ({ model: slug, ways, side_mm, times }))
 
 /** The saved lesson in the form the server takes back, with some of it changed. */
 export function inputOf(lesson: LessonData, changes: Partial<LessonInput> = {}): LessonInput {

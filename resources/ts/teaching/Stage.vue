@@ -64,6 +64,12 @@ const advice = computed(() => {
 const late = computed(() => (drift.value.behind > 0 ? t('stage.behind', { n: drift.value.behind }) : ''))
 const time = (ms: number) => new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
 
+/** The model that has just been folded and is folded once more. */
+const again = computed(() => {
+  const row = lesson.data.value?.models ?? []
+  const last = row.find((model) => model.first + model.steps === at.value)
+  return last && last.times > 1 ? last : undefined
+})
 /** The last step that was folded before the lesson; from the start the next one is the first to be taught. */
 const prepared = computed(() => programme.steps.value[(lesson.data.value?.setting.policies.prepared ?? 0) - 1])
 const says = computed(() => lesson.data.value?.setting.policies.says ?? [])
@@ -137,6 +143,10 @@ const LONG = 90
       <span>{{ late ? `${late}, ` : '' }}{{ t('stage.bell', { time: time(lesson.data.value.clock.bell_ms) }) }}</span>
     </header>
     <section class="show">
+      <p v-if="again" class="begins">
+        {{ t('stage.again2', { title: again.title }) }}
+        <button type="button" class="anew" @click="go(again.first)">{{ t('stage.againGo') }}</button>
+      </p>
       <template v-if="at === 0"
         ><h1>{{ t('stage.start') }}</h1>
         <p class="sentence">

@@ -59,6 +59,15 @@ final class PoliciesTest extends TestCase
         self::assertSame(range($prepared + 1, 3), $steps, 'numbered as ever');
     }
 
+    public function testAModelFoldedTwiceGoesQuickerTheSecondTime(): void
+    {
+        // 60 + 30 + 3 x 50 + 0.6 x 150 + 50; with two steps folded before the lesson 0.6 x 50 and not 0.6 x 150.
+        $plan = $this->plan(Policies::usual(), 0, 2);
+        self::assertSame(380, $plan->needed);
+        self::assertSame(90, array_column($plan->lines, 'seconds', 'key')['again']);
+        self::assertSame(198 + 30, $this->plan(Policies::of(self::table(), [], 2), 0, 2)->needed);
+    }
+
     public function testAllShownFirstIsABlockOfItsOwn(): void
     {
         $plan = $this->plan(Policies::of(self::table(), ['show' => 'first'], 1), 0);
@@ -152,10 +161,10 @@ final class PoliciesTest extends TestCase
         self::assertSame($step, Diagonal::of(Folds::library($slug)));
     }
 
-    private function plan(Policies $policies, int $squaring): RunSheet
+    private function plan(Policies $policies, int $squaring, int $times = 1): RunSheet
     {
         $fold = ['fold' => 40, 'show' => 10, 'weight' => 1];
-        $times = BaseTimes::fromArray([
+        $base = BaseTimes::fromArray([
             'age_factor' => ['adult' => ['label' => 'adults', 'factor' => 1.0]],
             'layers_factor' => 0.06,
             'slowest_spread' => 0.0,
@@ -171,10 +180,10 @@ final class PoliciesTest extends TestCase
 
         return RunSheet::plan(
             new Room(12, 0, 'adult'),
-            [new ModelLoad(array_fill(0, 3, new StepLoad('valley', 1, false, false)), 1, 1)],
+            [new ModelLoad(array_fill(0, 3, new StepLoad('valley', 1, false, false)), 1, 1, $times)],
             30,
             $squaring,
-            $times,
+            $base,
             'none',
             $policies,
         );
