@@ -25,6 +25,7 @@ final readonly class NextFor
     /** @return list<NextData> */
     public function __invoke(Group $group): array
     {
+        $this->shelf->prime();
         $facts = array_map($this->shelf->facts(...), $this->shelf->slugs());
         $titles = array_column(
             array_map(static fn (ModelFacts $m): array => [$m->slug, $m->title], $facts),

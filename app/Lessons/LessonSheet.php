@@ -139,6 +139,8 @@ final readonly class LessonSheet
      */
     public function times(Group $group): array
     {
+        $this->shelf->prime();
+
         return array_map(
             fn (string $slug): array => ['slug' => $slug, 'minutes' => $this->minutes->of($group, $slug)],
             $this->files->slugs(),

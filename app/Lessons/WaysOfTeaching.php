@@ -64,37 +64,65 @@ final readonly class WaysOfTeaching
      */
     private function of(string $slug, array $ways, callable $minutes, ?int $begins = null): WaysData
     {
-        $model = $this->shelf->model($slug, $ways);
         $passages = [];
-        foreach ($model->routes as $route) {
+        foreach ($this->passages($slug, $ways) as $passage) {
+            $chosen = array_column($passage['options'], 'key', 'chosen')[1] ?? '';
             $options = [];
-            foreach ($route['ways'] as $i => $way) {
-                $taken = [...$ways, $route['name'] => $way['key']];
-                $other = $way['key'] === $route['chosen'] ? $model : $this->shelf->model($slug, $taken);
+            foreach ($passage['options'] as $option) {
+                $key = $option['key'];
                 $options[] = [
-                    'key' => $way['key'],
-                    'title' => $way['title'],
-                    'when' => $way['when'],
-                    'chosen' => $way['key'] === $route['chosen'],
-                    'usual' => $i === 0,
-                    'minutes' => $minutes($taken),
-                    'change' => $begins === null || $way['key'] === $route['chosen'] ? null : new WayChangeData(
-                        $this->change->between($slug, $ways, $route['name'], $route['chosen'], $way['key'], $begins),
+                    ...$option,
+                    'minutes' => $minutes([...$ways, $passage['name'] => $key]),
+                    'change' => $begins === null || $option['chosen'] ? null : new WayChangeData(
+                        $this->change->between($slug, $ways, $passage['name'], $chosen, $key, $begins),
                     ),
-                    ...self::passage($other, $route['name']),
                 ];
             }
-            $passages[] = [
-                'name' => $route['name'],
-                'question' => $route['question'],
-                'alike' => $route['alike'],
-                'first' => $route['first'],
-                'last' => $route['last'],
-                'options' => $options,
-            ];
+            $passages[] = [...$passage, 'options' => $options];
         }
 
         return new WaysData($minutes($ways), $passages);
+    }
+
+    /**
+     * What the passages and their options are, whoever is taught; kept, since every option is a model of its own.
+     *
+     * @param  array<string, string>  $ways
+     * @return list<array{name: string, question: string|null, alike: bool, first: int, last: int,
+     *     options: list<array{key: string, title: string, when: string|null, chosen: bool, usual: bool, steps: int,
+     *     hard: list<string>, picture: array<string, mixed>}>}>
+     */
+    private function passages(string $slug, array $ways): array
+    {
+        return $this->shelf->keepOf($slug, $ways, 'passages', function () use ($slug, $ways): array {
+            $model = $this->shelf->model($slug, $ways);
+            $passages = [];
+            foreach ($model->routes as $route) {
+                $options = [];
+                foreach ($route['ways'] as $i => $way) {
+                    $isChosen = $way['key'] === $route['chosen'];
+                    $taken = [...$ways, $route['name'] => $way['key']];
+                    $options[] = [
+                        'key' => $way['key'],
+                        'title' => $way['title'],
+                        'when' => $way['when'],
+                        'chosen' => $isChosen,
+                        'usual' => $i === 0,
+                        ...self::passage($isChosen ? $model : $this->shelf->model($slug, $taken), $route['name']),
+                    ];
+                }
+                $passages[] = [
+                    'name' => $route['name'],
+                    'question' => $route['question'],
+                    'alike' => $route['alike'],
+                    'first' => $route['first'],
+                    'last' => $route['last'],
+                    'options' => $options,
+                ];
+            }
+
+            return $passages;
+        });
     }
 
     /** @return array{steps: int, hard: list<string>, picture: array<string, mixed>} */

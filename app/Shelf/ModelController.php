@@ -18,7 +18,7 @@ final class ModelController extends Controller
 
     public function index(): JsonResponse
     {
-        return response()->json($this->shelf->all());
+        return JsonResponse::fromJsonString($this->shelf->allAsJson());
     }
 
     public function show(Request $request, string $model): JsonResponse

@@ -7,9 +7,11 @@ namespace App\Shelf;
 use App\Accounts\MannerOf;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Pacing\StepLoad;
+use Cathedra\Core\Sequence\Combinations;
 use Cathedra\Core\Sequence\FoldedModel;
 use Cathedra\Core\Sequence\Folder;
 use Cathedra\Core\Sequence\Parting;
+use Closure;
 use Illuminate\Contracts\Cache\Repository;
 
 /**
@@ -19,6 +21,9 @@ final class ModelShelf
 {
     /** Side of the square that step texts with a measure speak of, mm. Sizes scale with the sheet. */
     public const SIDE = 150.0;
+
+    /** Seconds; whatever is kept can be made again. */
+    private const KEPT = 60 * 60 * 24 * 30;
 
     /** @var array<string, ModelBrief|ModelData|ModelSummary> of this request */
     private array $kept = [];
@@ -43,6 +48,56 @@ final class ModelShelf
         );
 
         return $models;
+    }
+
+    /** The same as it is sent: every screen asks for it, and it is made of as many parts as there are models. */
+    public function allAsJson(): string
+    {
+        return $this->keep('all', fn (): string => json_encode($this->all(), JSON_THROW_ON_ERROR));
+    }
+
+    /** Reads what lists need of all models at once, where the next questions go to every one of them. */
+    public function prime(): void
+    {
+        /** @var array<string, ModelBrief> $briefs */
+        $briefs = $this->keep('briefs', function (): array {
+            $all = [];
+            foreach ($this->files->slugs() as $slug) {
+                $all[$this->key($slug, [], 'brief')] = $this->brief($slug, []);
+            }
+
+            return $all;
+        });
+        $this->kept += $briefs;
+    }
+
+    /**
+     * Something made of all models, kept until one of them, the words or the code changes.
+     *
+     * @template T
+     *
+     * @param  Closure(): T  $make
+     * @return T
+     */
+    private function keep(string $name, Closure $make): mixed
+    {
+        $key = implode(':', ['shelf', $name, $this->files->shelfVersion(), ($this->manner)()->key()]);
+
+        return $this->cache->remember($key, self::KEPT, $make);
+    }
+
+    /**
+     * Something made of one model by its ways, kept until that model, the words or the code changes.
+     *
+     * @template T
+     *
+     * @param  array<string, string>  $ways
+     * @param  Closure(): T  $make
+     * @return T
+     */
+    public function keepOf(string $slug, array $ways, string $name, Closure $make): mixed
+    {
+        return $this->cache->remember($this->key($slug, $ways, $name), self::KEPT, $make);
     }
 
     /** @return list<string> */
@@ -138,6 +193,12 @@ final class ModelShelf
         return Folder::fold($this->files->sequence($slug, $ways), self::SIDE);
     }
 
+    /** @return list<array<string, string>> the ways in which the model is folded and checked, the usual one first */
+    public function combinations(string $slug): array
+    {
+        return Combinations::of($this->files->sequence($slug)->routes);
+    }
+
     /** Whether the model offers these ways. */
     public function offers(string $slug, mixed $ways): bool
     {
@@ -180,10 +241,28 @@ final class ModelShelf
     {
         $parts = (new ModelMaker($this->files, ($this->manner)()))->make($this->folded($slug, $ways));
         foreach ($parts as $name => $part) {
-            $this->cache->put($this->key($slug, $ways, $name), $part, 60 * 60 * 24 * 30);
+            $this->cache->put($this->key($slug, $ways, $name), $part, self::KEPT);
         }
 
         return $parts;
+    }
+
+    /**
+     * The ways that are not the usual ones, in the order of the model: one name for one way of folding it.
+     *
+     * @param  array<string, string>  $ways
+     * @return array<string, string>
+     */
+    private function unusual(string $slug, array $ways): array
+    {
+        $unusual = [];
+        foreach ($ways === [] ? [] : $this->brief($slug, [])->passages as ['name' => $name, 'options' => $options]) {
+            if (isset($ways[$name]) && $ways[$name] !== array_key_first($options)) {
+                $unusual[$name] = $ways[$name];
+            }
+        }
+
+        return $unusual;
     }
 
     /** @param  array<string, string>  $ways */
@@ -195,7 +274,7 @@ final class ModelShelf
             $slug,
             $this->files->version($slug),
             ($this->manner)()->key(),
-            (string) json_encode($ways),
+            (string) json_encode($this->unusual($slug, $ways)),
         ]);
     }
 }

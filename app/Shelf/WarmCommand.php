@@ -13,7 +13,8 @@ final class WarmCommand extends Command
     /** Of the library each process folds every so manieth model. */
     private const PROCESSES = 2;
 
-    protected $signature = 'cathedra:warm {--part= : only every second model, from this one on (0 or 1)}';
+    protected $signature = 'cathedra:warm {--usual : only the usual ways}
+        {--part= : only every second model, from this one on (0 or 1)}';
 
     protected $description = 'Fold the library ahead of the first visitor';
 
@@ -27,14 +28,19 @@ final class WarmCommand extends Command
         }
         $others = [];
         for ($other = 1; $other < self::PROCESSES; $other++) {
-            $process = new Process([PHP_BINARY, 'artisan', 'cathedra:warm', "--part=$other", '--quiet'], base_path());
+            $process = new Process([
+                PHP_BINARY, 'artisan', 'cathedra:warm', "--part=$other", '--quiet',
+                ...$this->option('usual') === true ? ['--usual'] : [],
+            ], base_path());
             $process->setTimeout(null);
             $process->start();
             $others[] = $process;
         }
         $this->fold($shelf, 0);
         array_map(static fn (Process $process): int => $process->wait(), $others);
-        $folds->entries(); // reads all of them, and folds what another process left
+        $this->option('usual') === true || $folds->entries(); // reads every option, and folds what is left
+        $shelf->allAsJson();
+        $shelf->prime();
 
         return self::SUCCESS;
     }
@@ -48,10 +54,8 @@ final class WarmCommand extends Command
         ));
         $bar = $this->output->createProgressBar(count($slugs));
         foreach ($slugs as $slug) {
-            foreach ($shelf->model($slug)->routes as $route) {
-                foreach ($route['ways'] as $way) {
-                    $way['key'] === $route['chosen'] ?: $shelf->model($slug, [$route['name'] => $way['key']]);
-                }
+            foreach ($this->option('usual') === true ? [[]] : $shelf->combinations($slug) as $ways) {
+                $shelf->model($slug, $ways);
             }
             $bar->advance();
         }

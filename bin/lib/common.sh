@@ -162,6 +162,7 @@ app_start() {
 # stop_all: ends exactly what this script started.
 stop_all() {
     trap - EXIT INT TERM HUP
+    [ -n "${WARM_PID:-}" ] && kill "$WARM_PID" 2>/dev/null
     if [ -n "${APP_PID:-}" ]; then
         _kids=$(cat "/proc/$APP_PID/task/$APP_PID/children" 2>/dev/null || true)
         # shellcheck disable=SC2086
