@@ -219,6 +219,7 @@ final class TeachingTest extends BrowserTestCase
                 '/lessons/3/paper',
                 '/lessons/3/teach',
                 "/lessons/$crane/teach",
+                "/lessons/$crane/ways/crane",
             ] as $path
         ) {
             $b->visit($path)->find('h1');

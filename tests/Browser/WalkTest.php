@@ -330,6 +330,7 @@ final class WalkTest extends BrowserTestCase
             preg_match('#/lessons/(\d+)/#', (string) $b->find('.strip a')->getAttribute('href'), $m) === 1
                 ? $m[1]
                 : '0';
+        $crane = $this->lessonWith($this->api('/api/groups')[0]['id'], 'crane');
         foreach (
             [
                 '/',
@@ -354,6 +355,8 @@ final class WalkTest extends BrowserTestCase
                 '/lessons/6/worksheet',
                 '/lessons/6/paper',
                 "/lessons/$lesson/teach",
+                "/lessons/$crane/ways/crane",
+                '/lessons/2/keep',
                 '/bin',
                 '/account',
             ] as $path
