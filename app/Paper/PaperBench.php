@@ -12,6 +12,7 @@ use App\Support\LibraryFiles;
 use Cathedra\Core\Cutting\CutSheet;
 use Cathedra\Core\Cutting\LargestSquare;
 use Cathedra\Core\Cutting\Prefer;
+use Cathedra\Core\Pacing\Policies;
 use Cathedra\Core\Paper\Length;
 use Cathedra\Core\Paper\LessonPaper;
 use Cathedra\Core\Paper\ModelPaper;
@@ -61,16 +62,19 @@ final readonly class PaperBench
         $learners = $lesson->learners();
         $rules = $this->files->paperRules();
         $models = [];
+        $policies = Policies::of($this->files->policies(), $lesson->policies ?? []);
+        $aside = $lesson->square_in_lesson && $policies->takesFreshSquares() ? 1 : 0;
         foreach (Programme::of($lesson, $this->shelf)->items as $item) {
             $model = $item->facts;
+            $each = $learners * ($item->times + ($model->ratio === 1.0 ? $aside : 0));
             $models[] = new ModelPaper(
                 $model->title,
                 $model->ratio,
                 $model->parts,
                 $item->side,
-                $learners * $item->times,
+                $each,
                 Spares::needed(
-                    $learners * $item->times,
+                    $each,
                     $rules->spoilRate($model->difficulty),
                     $rules->spareRisk,
                 ),

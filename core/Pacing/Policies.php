@@ -68,6 +68,12 @@ final readonly class Policies
         return $this->chosen['show'] === 'first';
     }
 
+    /** Whether the square that a learner makes is put aside, and another one is folded. */
+    public function takesFreshSquares(): bool
+    {
+        return $this->chosen['squaring'] === 'fresh';
+    }
+
     /** Whether the crease that made the square is one of the model's. */
     public function countsSquaring(): bool
     {
