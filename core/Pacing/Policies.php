@@ -12,6 +12,9 @@ final readonly class Policies
     /** A step that was folded before is shown in this share of the time it takes to show it (estimate). */
     public const RECAP = 0.4;
 
+    /** Folding along a crease that is there takes this share of the time (estimate); creasing it again takes none. */
+    public const ALONG = 0.5;
+
     /**
      * @param  array<string, string>  $chosen  an option of every policy
      * @param  int  $prepared  steps of the first model that are folded before the lesson

@@ -88,11 +88,9 @@ final readonly class RunSheet
                     continue;
                 }
                 $isThere = $squaring > 0 && $policies->countsSquaring() && $model->diagonal === $i + 1;
-                $seconds = self::step($step, $isThere ? 0.0 : $pace, $policies, $times) + match (true) {
-                    $isThere => 0.0,
-                    $step->layers > 1 || $step->twice => $queue,
-                    default => $queue / 2,
-                };
+                $left = ! $isThere ? 1.0 : ($step->fold === 'crease' ? 0.0 : Policies::ALONG);
+                $wait = $step->layers > 1 || $step->twice ? $queue : $queue / 2;
+                $seconds = self::step($step, $left * $pace, $policies, $times) + ($isThere ? 0.0 : $wait);
                 $once += $seconds;
                 $blocks[] = ['step', $step->fold, $number, $seconds];
                 if ($step->checkpoint) {

@@ -179,7 +179,7 @@ const LONG = 90
           }}
         </p>
         <p v-if="step.number === lesson.data.value.setting.policies.crease_is_there" class="begins">
-          {{ t('stage.thereAlready') }}
+          {{ t(step.kind === 'crease' ? 'stage.thereAlready' : 'stage.thereFold') }}
         </p>
         <p v-for="c in step.cautions" :key="c" class="caution">{{ c }}</p>
         <template v-if="begins"

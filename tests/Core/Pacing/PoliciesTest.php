@@ -44,7 +44,7 @@ final class PoliciesTest extends TestCase
         yield 'card and exact: 3 x (10 + 1.1 x 1.15 x 40)' => [['crease_with' => 'card', 'exact' => 'all'], 0, 0, 322];
         yield 'two folded before: 140 + 0.4 x 20 + 50' => [[], 2, 0, 198];
         yield 'two folded before, all shown first: 140 + 8 + 10 + 40' => [['show' => 'first'], 2, 0, 198];
-        yield 'squares made, crease counted: 140 + 100 + 10 + 2 x 50' => [[], 0, 100, 350];
+        yield 'squares made, fold along that crease: 140 + 100 + 10 + 0.5 x 40 + 2 x 50' => [[], 0, 100, 370];
         yield 'squares made, crease made again: 140 + 100 + 3 x 50' => [['squaring' => 'again'], 0, 100, 390];
         yield 'squares made before: nothing to count' => [['squaring' => 'again'], 0, 0, 290];
     }
@@ -57,6 +57,12 @@ final class PoliciesTest extends TestCase
         self::assertSame($seconds, $plan->needed);
         $steps = array_values(array_filter(array_column($plan->lines, 'step')));
         self::assertSame(range($prepared + 1, 3), $steps, 'numbered as ever');
+    }
+
+    public function testACreaseThatIsThereIsOnlyShown(): void
+    {
+        // 60 + 30 + 100 + 10 + 2 x 50 + 50
+        self::assertSame(350, $this->plan(Policies::usual(), 100, 1, 'crease')->needed);
     }
 
     public function testAModelFoldedTwiceGoesQuickerTheSecondTime(): void
@@ -161,7 +167,7 @@ final class PoliciesTest extends TestCase
         self::assertSame($step, Diagonal::of(Folds::library($slug)));
     }
 
-    private function plan(Policies $policies, int $squaring, int $times = 1): RunSheet
+    private function plan(Policies $policies, int $squaring, int $times = 1, string $kind = 'valley'): RunSheet
     {
         $fold = ['fold' => 40, 'show' => 10, 'weight' => 1];
         $base = BaseTimes::fromArray([
@@ -176,11 +182,11 @@ final class PoliciesTest extends TestCase
                 'decorate' => 200,
             ],
             'source' => 'made up for the test',
-        ], FoldTable::fromArray(['folds' => ['valley' => $fold], 'source' => 'made up for the test']));
+        ], FoldTable::fromArray(['folds' => [$kind => $fold], 'source' => 'made up for the test']));
 
         return RunSheet::plan(
             new Room(12, 0, 'adult'),
-            [new ModelLoad(array_fill(0, 3, new StepLoad('valley', 1, false, false)), 1, 1, $times)],
+            [new ModelLoad(array_fill(0, 3, new StepLoad($kind, 1, false, false)), 1, 1, $times)],
             30,
             $squaring,
             $base,
