@@ -95,6 +95,7 @@ final readonly class Kits
         $kits = $this->of($lesson, $paper, $programme);
         $each = array_map(
             fn (array $p): string => $words->say('paper', $p['uncut'] ? 'label-sheet' : 'label-square', [
+                'n' => $p['times'],
                 'title' => $p['title'],
                 'side' => $this->measure->say($p['side']),
             ]),

@@ -68,7 +68,9 @@ final readonly class KitList
             ]);
         }
         $add('sort', [
-            'n' => $this->squareInLesson && $cut !== [] ? $this->handedOut() : count($this->paper->pieces),
+            'n' => $this->squareInLesson && $cut !== []
+                ? $this->handedOut()
+                : array_sum(array_column($this->forLearner(), 'times')),
             'kits' => $this->learners,
             'tables' => $this->tables(),
         ]);
@@ -92,13 +94,27 @@ final readonly class KitList
         return $entries;
     }
 
-    /** @return list<array{title: string, side: float, uncut: bool}> what one learner gets */
+    /**
+     * @return list<array{title: string, side: float, uncut: bool, times: int}> what one learner gets, and how many of
+     *     each: more than one where a model is folded twice, or a fresh square is taken
+     */
     public function forLearner(): array
     {
         return array_map(
-            static fn (array $p): array => ['title' => $p['title'], 'side' => $p['side'], 'uncut' => $p['uncut']],
+            fn (array $p): array => [
+                'title' => $p['title'],
+                'side' => $p['side'],
+                'uncut' => $p['uncut'],
+                'times' => $this->each($p['model']),
+            ],
             $this->paper->pieces,
         );
+    }
+
+    /** Sets of a model's pieces for one learner. */
+    private function each(int $model): int
+    {
+        return max(1, intdiv($this->paper->models[$model]->learners, $this->learners));
     }
 
     /**
@@ -162,6 +178,6 @@ final readonly class KitList
      */
     private function handedOut(): int
     {
-        return count($this->paper->models);
+        return array_sum(array_map($this->each(...), array_keys($this->paper->models)));
     }
 }

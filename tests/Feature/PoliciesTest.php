@@ -69,6 +69,8 @@ final class PoliciesTest extends TestCase
         // Three, a spare and one to practise with; six, then, two spares and one.
         self::assertSame([5, 9], [$once['card']['sheets'], $twice['card']['sheets']]);
         self::assertContains('again', array_column($twice['plan']['lines'], 'key'));
+        $kit = $this->getJson("$path/kits")->assertOk()->json('kit');
+        self::assertStringContainsString('Drinking cup: 2 squares of', $kit[0]);
         $made = ['square_in_lesson' => true, 'policies' => ['squaring' => 'fresh']];
         $fresh = (array) $this->putJson($path, $made + $input([]))->assertOk()->json();
         self::assertSame(9, $fresh['card']['sheets'], 'the square each has made is put aside');

@@ -134,6 +134,16 @@ final class LessonPaperTest extends TestCase
         self::assertSame(9, $list[count($list) - 1]['with']['n'], 'half a metre for each of 18');
     }
 
+    public function testWhoFoldsAModelTwiceGetsTwoSquares(): void
+    {
+        // 36 squares of a cat with its head for 18 learners: two of each piece for everybody, four pieces in a kit.
+        $cat = new ModelPaper('Cat', 1.0, self::HEAD, 140.0, 36, 3, 1);
+        $kits = new KitList(self::paper([self::a4(null)], [$cat, self::box()]), 18, 4, false, false, 'scissors', []);
+        self::assertSame([2, 2, 1], array_column($kits->forLearner(), 'times'));
+        $sort = array_values(array_filter($kits->toDo(), static fn (array $e): bool => $e['said'] === 'sort'))[0];
+        self::assertSame(5, $sort['with']['n']);
+    }
+
     public function testTablesAreSeatedEvenly(): void
     {
         $glue = new Material('glue', 'glue', 'learner', 0.5, '', ['young'], 'paste');
