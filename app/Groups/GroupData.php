@@ -6,7 +6,9 @@ namespace App\Groups;
 
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['id', 'name', 'age_band', 'age_label', 'helpers', 'table_size', 'learners', 'version'])]
+#[OA\Schema(required: [
+    'id', 'name', 'age_band', 'age_label', 'oldest', 'helpers', 'table_size', 'learners', 'version',
+])]
 final readonly class GroupData
 {
     /** @param  list<LearnerData>  $learners */
@@ -19,6 +21,8 @@ final readonly class GroupData
         public string $age_band,
         #[OA\Property]
         public string $age_label,
+        #[OA\Property(description: 'years; models are for them that are advised from that age or younger; null: all')]
+        public ?int $oldest,
         #[OA\Property]
         public int $helpers,
         #[OA\Property(description: 'learners at a table')]

@@ -9,6 +9,7 @@ use App\Shelf\ModelFacts;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Lesson\Finish;
+use Cathedra\Core\Progress\FoldEvidence;
 use Cathedra\Core\Progress\NextModels;
 use Illuminate\Support\Facades\DB;
 
@@ -57,10 +58,7 @@ final readonly class NextFor
     /** @return list<string> */
     private function known(Group $group): array
     {
-        $known = array_filter(
-            ($this->standing)($group),
-            static fn (FoldStandingData $of): bool => 2 * ($of->alone + $of->helped) >= max(1, $of->of),
-        );
+        $known = array_filter(($this->standing)($group), static fn (FoldStandingData $of): bool => $of->known);
 
         return array_values(array_map(static fn (FoldStandingData $of): string => $of->kind, $known));
     }
@@ -71,13 +69,15 @@ final readonly class NextFor
         $learners = $group->learners()->pluck('id')->all();
         $ends = array_values(array_filter(Finish::cases(), static fn (Finish $end): bool => $end->isFinished()));
 
-        return array_values(array_map(strval(...), DB::table('finishes')
+        $made = DB::table('finishes')
             ->whereIn('learner_id', $learners)
             ->whereIn('outcome', array_column($ends, 'value'))
             ->groupBy('model')
-            ->havingRaw('2 * COUNT(DISTINCT learner_id) >= ?', [max(1, count($learners))])
-            ->pluck('model')
-            ->all()));
+            ->selectRaw('model, COUNT(DISTINCT learner_id) AS made')
+            ->pluck('made', 'model')
+            ->filter(static fn (mixed $n): bool => FoldEvidence::isKnown((int) $n, count($learners)));
+
+        return array_values(array_map(strval(...), $made->keys()->all()));
     }
 
     /**

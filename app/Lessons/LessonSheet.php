@@ -19,6 +19,7 @@ use App\Teaching\Record;
 use App\Teaching\RulesData;
 use Carbon\CarbonImmutable;
 use Cathedra\Core\Pacing\RunSheet;
+use Cathedra\Core\Progress\NextModels;
 use Cathedra\Core\Rules\Bounds;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\Relation;
@@ -125,6 +126,7 @@ final readonly class LessonSheet
             $group->name,
             $group->age_band,
             $this->files->times()->ages[$group->age_band]['label'] ?? $group->age_band,
+            NextModels::OLDEST[$group->age_band] ?? null,
             $group->helpers,
             $group->table_size ?? $this->files->paperRules()->seats,
             $learners,

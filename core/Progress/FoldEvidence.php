@@ -35,6 +35,12 @@ final readonly class FoldEvidence
         return new self($best);
     }
 
+    /** Whether a group knows a fold or has finished a model: at least half have, and somebody is there. */
+    public static function isKnown(int $made, int $learners): bool
+    {
+        return 2 * $made >= max(1, $learners);
+    }
+
     /**
      * How many of these learners have made a fold.
      *

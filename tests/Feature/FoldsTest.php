@@ -59,7 +59,10 @@ final class FoldsTest extends TestCase
             null,
             'kind',
         );
-        self::assertSame(['kind' => 'squash', 'alone' => 0, 'helped' => 0, 'of' => 3], $of()['squash']);
+        self::assertEquals(
+            ['kind' => 'squash', 'alone' => 0, 'helped' => 0, 'of' => 3, 'known' => false],
+            $of()['squash'],
+        );
 
         $this->taught($group->id, ['model' => 'crane', 'ways' => ['base' => 'squash']], [$ada => 'done']);
         self::assertSame([1, 0], self::pair($of()['squash']));
@@ -70,7 +73,11 @@ final class FoldsTest extends TestCase
         self::assertSame([1, 0], self::pair($of()['squash']));
 
         $this->deleteJson("/api/groups/{$group->id}/learners/$ada?sure=1")->assertOk();
-        self::assertSame(['kind' => 'petal', 'alone' => 0, 'helped' => 1, 'of' => 2], $of()['petal'], "$cleo is left");
+        self::assertEquals(
+            ['kind' => 'petal', 'alone' => 0, 'helped' => 1, 'of' => 2, 'known' => true],
+            $of()['petal'],
+            "$cleo is left",
+        );
         $this->actingAs($this->lead('Elsewhere'))->getJson("/api/groups/{$group->id}/folds")->assertNotFound();
     }
 

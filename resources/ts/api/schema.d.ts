@@ -774,12 +774,16 @@ export interface components {
             helped: number;
             /** @description learners of the group */
             of: number;
+            /** @description at least half of them have made it */
+            known: boolean;
         };
         GroupData: {
             id: number;
             name: string;
             age_band: string;
             age_label: string;
+            /** @description years; models are for them that are advised from that age or younger; null: all */
+            oldest: number | null;
             helpers: number;
             /** @description learners at a table */
             table_size: number;

@@ -8,8 +8,6 @@ const NOTHING: Wish = {
   name: '', group: null, minutes: 40, occasion: '', does: '', fold: '', known: '', paper: '', noScissors: false,
   size: null,
 }
-/** Oldest age of each band: a model is for a group when it is advised from that age or younger. */
-const OLDEST: Record<string, number> = { young: 6, junior: 10 }
 
 /** A model of the shelf as it fits what is wished. */
 export interface Placed {
@@ -38,7 +36,7 @@ export function useWishes() {
   const placed = computed(() =>
     (models.data.value ?? []).map((model): Placed => {
       const needed = group.value ? minutes.value.get(model.slug) : undefined
-      const old = group.value ? (OLDEST[group.value.age_band] ?? 99) : 99
+      const old = group.value?.oldest ?? Infinity
       return {
         model,
         minutes: needed,

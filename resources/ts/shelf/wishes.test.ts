@@ -12,7 +12,6 @@ const any: Wish = {
   name: '', group: null, minutes: 40, occasion: '', does: '', fold: '', known: '', paper: '', noScissors: false,
   size: null,
 }
-const made = (kind: string, alone: number, helped: number, of: number) => ({ kind, alone, helped, of })
 
 describe('a search of the shelf', () => {
   it.each<[string, boolean]>([
@@ -38,13 +37,14 @@ describe('a search of the shelf', () => {
 })
 
 describe('folds new to a group', () => {
-  it.each<[[number, number, number], string[]]>([
-    [[0, 0, 10], ['Squash']],
-    [[4, 0, 10], ['Squash']], // four of ten: new to most
-    [[3, 2, 10], []], // five of ten, two with help
-    [[0, 0, 0], ['Squash']], // a group without learners has made nothing
-  ])('squash made by %o', ([alone, helped, of], fresh) => {
-    expect(newFolds(model(), [made('valley', of || 1, 0, of), made('squash', alone, helped, of)])).toEqual(fresh)
+  it.each<[boolean, string[]]>([
+    [false, ['Squash']],
+    [true, []],
+  ])('squash known: %s', (known, fresh) => {
+    expect(newFolds(model(), [{ kind: 'valley', known: true }, { kind: 'squash', known }])).toEqual(fresh)
+  })
+  it('are all where nothing is known of the group', () => {
+    expect(newFolds(model(), [])).toEqual(['Valley fold', 'Squash'])
   })
   it('limits the shelf to what they know, or to one new fold', () => {
     expect(matches(model(), { ...any, known: 'all' }, ['Squash'])).toBe(false)

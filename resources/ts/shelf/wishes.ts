@@ -34,12 +34,12 @@ export function named(model: ModelSummary, words: string): boolean {
   return plain(words).split(/\s+/).every((word) => text.includes(word))
 }
 
-/** Names of the folds in a model that fewer than half of the group have made, alone or helped. */
+/** Names of the folds in a model that the group does not know yet. */
 export function newFolds(
   model: ModelSummary,
-  standing: readonly { kind: string; alone: number; helped: number; of: number }[],
+  standing: readonly { kind: string; known: boolean }[],
 ): string[] {
-  const made = new Set(standing.filter((one) => 2 * (one.alone + one.helped) >= Math.max(1, one.of)).map((o) => o.kind))
+  const made = new Set(standing.filter((one) => one.known).map((one) => one.kind))
   return model.folds.filter((_, i) => !made.has(model.kinds[i] ?? ''))
 }
 

@@ -75,4 +75,12 @@ final class FoldEvidenceTest extends TestCase
             self::assertLessThanOrEqual(5, array_sum($all));
         }
     }
+
+    public function testAFoldIsKnownWhenHalfHaveMadeIt(): void
+    {
+        // made, learners: half of ten, one less, half of an odd number, and a group without learners
+        foreach ([[5, 10, true], [4, 10, false], [2, 3, true], [1, 3, false], [0, 0, false]] as [$made, $of, $known]) {
+            self::assertSame($known, FoldEvidence::isKnown($made, $of), "$made of $of");
+        }
+    }
 }
