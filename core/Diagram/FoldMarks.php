@@ -61,7 +61,7 @@ final readonly class FoldMarks
         $hands = Handling::of($action);
         $kind = match (true) {
             $action->movement !== null => $action->movement->arrow(),
-            $action->kind === FoldKind::Crease => 'fold-unfold',
+            $action->kind->isUnfoldedAgain() => 'fold-unfold',
             $action->kind === FoldKind::Tuck => 'push',
             default => $action->valley ? 'fold' : 'behind',
         };

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cathedra\Core\Diagram;
 
 use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Folding\Pinches;
 use Cathedra\Core\Geometry\Box;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Sequence\Action;
@@ -238,9 +239,33 @@ final class SceneBuilder
                     'line' => ['kind' => $kind, 'from' => $at($edge->a), 'to' => $at($edge->b)],
                 ];
             }
+            $items = [...$items, ...$this->pinches($face, $offsets)];
         }
 
         return $items;
+    }
+
+    /**
+     * Short marks on a face, moved as the face is in the fan.
+     *
+     * @param  array<int, Point>  $offsets
+     * @return list<SceneItem>
+     */
+    private function pinches(int $face, array $offsets): array
+    {
+        $loop = $this->state->pattern->faces[$face];
+        $sum = array_reduce($loop, static fn (Point $p, int $v): Point => $p->plus($offsets[$v]), new Point(0, 0));
+        $by = $sum->times(1 / count($loop));
+        $here = array_filter(Pinches::of($this->state), static fn (array $p): bool => $p['face'] === $face);
+
+        return array_values(array_map(fn (array $pinch): array => [
+            'type' => 'line',
+            'line' => [
+                'kind' => 'crease',
+                'from' => $this->pair($pinch['at']->a->plus($by)),
+                'to' => $this->pair($pinch['at']->b->plus($by)),
+            ],
+        ], $here));
     }
 
     /**

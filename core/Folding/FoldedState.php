@@ -114,6 +114,39 @@ final readonly class FoldedState
         );
     }
 
+    /**
+     * The same state with short marks pressed where a line crosses some of its layers; no face is divided.
+     *
+     * @param  Segment  $at  in the folded plane
+     * @param  list<int>  $faces  the layers pressed
+     *
+     * @throws CannotFold when none of these layers lies there
+     */
+    public function pinched(Segment $at, array $faces, string $origin): self
+    {
+        $pinches = [];
+        foreach ($faces as $face) {
+            $part = $this->polygons[$face]->spanInside($at->a, $at->b, $this->tolerance->length);
+            if ($part !== null) {
+                $inside = new Segment($at->at($part[0]), $at->at($part[1]));
+                $onSheet = $inside->placed($this->placements[$face]->inverse());
+                $pinches[] = new Pinch($onSheet, $origin);
+            }
+        }
+        if ($pinches === []) {
+            throw CannotFold::because('No paper that is folded here lies where it should be pinched.', $at->middle());
+        }
+
+        return new self(
+            $this->sheet->pinched($pinches),
+            $this->pattern,
+            $this->placements,
+            $this->order,
+            $this->removedArea,
+            $this->overlaps,
+        );
+    }
+
     public function faceCount(): int
     {
         return $this->pattern->faceCount();

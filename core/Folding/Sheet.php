@@ -22,7 +22,8 @@ final readonly class Sheet
     /** Limits of the longer side over the shorter one; beyond it is a strip, not a sheet. */
     public const MAX_RATIO = 8.0;
 
-    private function __construct(public float $width, public float $height)
+    /** @param  list<Pinch>  $pinches  short marks pressed on it so far */
+    private function __construct(public float $width, public float $height, public array $pinches = [])
     {
     }
 
@@ -58,6 +59,12 @@ final readonly class Sheet
     public static function square(float $side): self
     {
         return self::of($side, $side);
+    }
+
+    /** @param  list<Pinch>  $more */
+    public function pinched(array $more): self
+    {
+        return new self($this->width, $this->height, [...$this->pinches, ...$more]);
     }
 
     public function isSquare(): bool

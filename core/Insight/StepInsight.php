@@ -7,6 +7,7 @@ namespace Cathedra\Core\Insight;
 use Cathedra\Core\Folding\Assignment;
 use Cathedra\Core\Folding\Edge;
 use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Folding\Pinches;
 use Cathedra\Core\Folding\Stacks;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
@@ -158,6 +159,14 @@ final readonly class StepInsight
             $beside = $place->toward($state->polygons[$face]->centroid(), 1e-3);
             if ((Stacks::facesAt($state, $beside)[0] ?? $face) === $face) {
                 return 'marked';
+            }
+        }
+        foreach (Pinches::of($state) as $pinch) {
+            if ($pinch['at']->passes($place, $state->tolerance->sight)) {
+                $beside = $place->toward($state->polygons[$pinch['face']]->centroid(), 1e-3);
+                $top = Stacks::facesAt($state, $beside)[0] ?? $pinch['face'];
+
+                return $top === $pinch['face'] ? 'marked' : 'hidden';
             }
         }
 

@@ -30,6 +30,7 @@ final readonly class Action
      * @param  Movement|null  $movement  that folded several creases at once, or cut
      * @param  Segment|null  $taken  the edge taken hold of, for several creases at once, where it is one
      * @param  Line|null  $line  which it is folded about or laid on, for several creases at once
+     * @param  Segment|null  $pinch  the short mark that is all it leaves of its crease
      */
     public function __construct(
         public FoldKind $kind,
@@ -47,6 +48,7 @@ final readonly class Action
         public array $cuts = [],
         public ?Movement $movement = null,
         public ?Segment $taken = null,
+        public ?Segment $pinch = null,
     ) {
     }
 
@@ -68,6 +70,7 @@ final readonly class Action
             $this->cuts,
             $this->movement,
             $this->taken,
+            $this->pinch,
         );
     }
 }

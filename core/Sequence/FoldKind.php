@@ -11,9 +11,11 @@ use Cathedra\Core\Sequence\Movement\DrawOutMove;
 use Cathedra\Core\Sequence\Movement\EarMove;
 use Cathedra\Core\Sequence\Movement\HoldMove;
 use Cathedra\Core\Sequence\Movement\Movement;
+use Cathedra\Core\Sequence\Movement\OpenPocketMove;
 use Cathedra\Core\Sequence\Movement\PetalMove;
 use Cathedra\Core\Sequence\Movement\PleatMove;
 use Cathedra\Core\Sequence\Movement\ReverseMove;
+use Cathedra\Core\Sequence\Movement\RollMove;
 use Cathedra\Core\Sequence\Movement\SquashMove;
 
 /** The kinds of step a sequence may have, by the words it writes. */
@@ -22,6 +24,7 @@ enum FoldKind: string
     case Valley = 'valley';
     case Mountain = 'mountain';
     case Crease = 'crease';
+    case PinchMark = 'pinch-mark';
     case Tuck = 'tuck';
     case PageTurn = 'page-turn';
     case Kite = 'kite';
@@ -36,6 +39,8 @@ enum FoldKind: string
     case InsideReverse = 'inside-reverse';
     case OutsideReverse = 'outside-reverse';
     case DrawOut = 'draw-out';
+    case OpenPocket = 'open-pocket';
+    case Roll = 'roll';
     case Collapse = 'collapse';
     case Hold = 'hold';
     case Cut = 'cut';
@@ -55,9 +60,24 @@ enum FoldKind: string
     {
         return in_array(
             $this,
-            [self::Valley, self::Mountain, self::Crease, self::Tuck, self::PageTurn, self::Kite, self::Cupboard],
+            [
+                self::Valley,
+                self::Mountain,
+                self::Crease,
+                self::PinchMark,
+                self::Tuck,
+                self::PageTurn,
+                self::Kite,
+                self::Cupboard,
+            ],
             true,
         );
+    }
+
+    /** Whether it is unfolded at once, and only a crease or a mark is left of it. */
+    public function isUnfoldedAgain(): bool
+    {
+        return $this === self::Crease || $this === self::PinchMark;
     }
 
     /**
@@ -76,6 +96,8 @@ enum FoldKind: string
             self::InsideReverse, self::OutsideReverse => ReverseMove::class,
             self::DrawOut => DrawOutMove::class,
             self::Collapse => CollapseMove::class,
+            self::OpenPocket => OpenPocketMove::class,
+            self::Roll => RollMove::class,
             self::Hold => HoldMove::class,
             self::Cut => CutMove::class,
             default => null,

@@ -297,10 +297,28 @@ final class Folder
         $crease = ($step->alignment ?? throw new \LogicException('A crease has an alignment.'))->locate($setting);
         $faces = $step->layers->choose($setting, $crease);
         $valley = $step->kind === FoldKind::Mountain ? false : $step->creaseAsValley;
-        $this->note($step->kind, $crease, $valley, $faces, $behind, $mirrored);
-        $this->state = match ($step->kind) {
-            FoldKind::Crease => SimpleFold::crease($this->state, $crease->line, $valley, $faces, $step->label()),
-            FoldKind::Tuck => Tuck::apply(
+        $pinch = $step->pinchAt === null
+            ? null
+            : PinchPlace::on($this->state, $crease->line, $step->pinchAt->locate($setting));
+        $moving = array_map(fn (int $face): Polygon => $this->state->polygons[$face]->clippedBy($crease->line), $faces);
+        $this->actions[] = new Action(
+            $step->kind,
+            $this->state,
+            $crease,
+            $valley,
+            $moving,
+            $faces,
+            $behind,
+            $mirrored,
+            pinch: $pinch,
+        );
+        $creased = $step->kind->isUnfoldedAgain()
+            ? SimpleFold::crease($this->state, $crease->line, $valley, $faces, $step->label())
+            : null;
+        $this->state = match (true) {
+            $pinch !== null => $this->state->pinched($pinch, $faces, $step->label()),
+            $creased !== null => $creased,
+            $step->kind === FoldKind::Tuck => Tuck::apply(
                 $this->state,
                 $crease->line,
                 $faces,
@@ -310,19 +328,6 @@ final class Folder
             ),
             default => SimpleFold::apply($this->state, $crease->line, $valley, $faces, $step->label(), $step->landing),
         };
-    }
-
-    /** @param  list<int>  $faces */
-    private function note(
-        FoldKind $kind,
-        Crease $crease,
-        bool $valley,
-        array $faces,
-        bool $behind,
-        bool $mirrored,
-    ): void {
-        $moving = array_map(fn (int $face): Polygon => $this->state->polygons[$face]->clippedBy($crease->line), $faces);
-        $this->actions[] = new Action($kind, $this->state, $crease, $valley, $moving, $faces, $behind, $mirrored);
     }
 
     private function turn(Step $step, FoldedState $turned): void

@@ -229,8 +229,8 @@ final readonly class Handling
     {
         $near = $action->state->tolerance->aside;
         $line = $action->crease->line ?? $action->line;
-        if ($line === null) {
-            return null;
+        if ($line === null || $action->pinch !== null) {
+            return $action->pinch;
         }
         $on = static fn (Point $p): bool => abs($line->distanceTo($p)) < $near;
         $points = [];

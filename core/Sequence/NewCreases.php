@@ -24,6 +24,9 @@ final readonly class NewCreases
                 $pieces[] = $segment;
             }
         }
+        foreach (array_slice($now->sheet->pinches, count($was->sheet->pinches)) as $pinch) {
+            $pieces[] = $pinch->at;
+        }
 
         return $pieces;
     }

@@ -34,6 +34,7 @@ final readonly class Step
      * @param  string|null  $caution  that belongs to this step
      * @param  array<string, PointRef|null>  $call  names of parts from here on, found after the step; null ends one
      * @param  FreeLength|null  $free  a length of it that is chosen by eye
+     * @param  PointRef|null  $pinchAt  for pinch-mark: the place on the crease that is pressed
      */
     public function __construct(
         public int $number,
@@ -59,6 +60,7 @@ final readonly class Step
         public ?string $caution = null,
         public array $call = [],
         public ?FreeLength $free = null,
+        public ?PointRef $pinchAt = null,
     ) {
     }
 

@@ -46,7 +46,7 @@ final readonly class StepReader
             $kind->creases() ? $this->folds->alignment() : null,
             $kind->creases() ? $this->folds->layers() : Layers::unsaid(),
             $this->landing($kind),
-            ! in_array($kind, [FoldKind::Crease, FoldKind::Tuck], true) ||
+            ! ($kind->isUnfoldedAgain() || $kind === FoldKind::Tuck) ||
                 $this->in->oneOf('as', ['valley', 'mountain'], 'valley') === 'valley',
             $this->also($kind),
             $kind->isFold() ? $this->name() : null,
@@ -64,6 +64,7 @@ final readonly class StepReader
             $this->in->optionalText('caution', 300),
             $this->call(),
             $free,
+            $kind === FoldKind::PinchMark ? $this->folds->point('at') : null,
         );
         $this->in->has('if') && $this->in->value('if'); // the list of steps has looked at it
         $this->in->nothingElse();

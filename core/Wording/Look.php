@@ -59,6 +59,9 @@ final readonly class Look
             return [...$like, $words->say('looks', 'held')];
         }
         $seen = self::ofState($step->after, $words);
+        if ($step->step->kind === FoldKind::PinchMark) {
+            $seen = [$words->say('looks', 'pinch'), ...$seen];
+        }
         if ($step->step->kind === FoldKind::Crease) {
             $crossing = array_intersect($seen, array_map(
                 static fn (string $key): string => $words->say('looks', $key),

@@ -69,7 +69,9 @@ final readonly class Places
     /** The point in words; null where only the picture can show it. */
     public function named(Point $p): ?string
     {
-        return $this->landmark($p) ?? ($this->edgeThrough($p) === null ? $this->inside($p) : $this->creaseEnd($p));
+        return $this->landmark($p)
+            ?? $this->pinch($p)
+            ?? ($this->edgeThrough($p) === null ? $this->inside($p) : $this->creaseEnd($p));
     }
 
     /** The point by what it is of the outline: a called part, a corner, the middle of an edge. */
@@ -99,6 +101,13 @@ final readonly class Places
         $part = $this->called->at($this->state, $p);
 
         return $part === null ? null : $this->words->say('points', 'called', ['part' => strtr($part, '-', ' ')]);
+    }
+
+    private function pinch(Point $p): ?string
+    {
+        $step = $this->seen->pinchAt($p);
+
+        return $step === null ? null : $this->words->say('points', 'pinch', ['step' => $step]);
     }
 
     /** The point as the end of a crease on an edge that has a name. */

@@ -6,6 +6,7 @@ namespace Cathedra\Core\Wording;
 
 use Cathedra\Core\Folding\Edge;
 use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Folding\Pinches;
 use Cathedra\Core\Folding\Stacks;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Segment;
@@ -65,6 +66,24 @@ final readonly class Seen
                 $this->state->segment($edge)->passes($p, $this->near) &&
                 $this->isSeen($edge, $p),
         ));
+    }
+
+    /** The step whose pinch mark can be seen at the point, and no other of it elsewhere; null where there is none. */
+    public function pinchAt(Point $p): ?string
+    {
+        $seen = array_filter(Pinches::of($this->state), fn (array $pinch): bool => $this->isOnTop(
+            $pinch['face'],
+            $pinch['at']->middle(),
+        ));
+        $here = array_filter($seen, fn (array $pinch): bool => $pinch['at']->passes($p, $this->near));
+        $step = array_values($here)[0]['origin'] ?? null;
+        $elsewhere = array_filter(
+            $seen,
+            fn (array $pinch): bool => $pinch['origin'] === $step &&
+                ! $pinch['at']->liesOn(array_values($here)[0]['at']->straight(), $this->near),
+        );
+
+        return $elsewhere === [] ? $step : null;
     }
 
     /** @return list<Edge> creases, folds and raw edges that can be seen to cover the middle of the segment */

@@ -93,12 +93,21 @@ final readonly class StepText
         if ($spec->landing->inside) {
             $parts[] = $words->say('steps', 'inside');
         }
-        if ($spec->kind === FoldKind::Crease) {
-            $parts[] = $words->say('steps', 'crease-after');
+        if ($spec->kind->isUnfoldedAgain()) {
+            $parts[] = $words->say('steps', $spec->kind->value.'-after', ['at' => self::pinched($step, $words)]);
         }
         $parts[] = self::also($step, $words);
 
         return self::joined($parts);
+    }
+
+    /** The place that is pinched, as it is seen before. */
+    private static function pinched(FoldedStep $step, Phrasebook $words): string
+    {
+        $pinch = $step->actions[0]->pinch;
+        $name = $pinch === null ? null : (new Places($step->before, $words, $step->called))->named($pinch->middle());
+
+        return $name ?? $words->say('lines', 'line');
     }
 
     private static function attachPlace(FoldedStep $step, Phrasebook $words): string

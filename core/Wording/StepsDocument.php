@@ -54,8 +54,8 @@ final readonly class StepsDocument
         $step = $this->model->steps[$i];
         $kind = $step->step->kind;
         $action = $step->actions[0] ?? null;
-        // What is held comes back: of the flat paper nothing is claimed to move.
-        $stays = $kind === FoldKind::Repeat || $kind === FoldKind::Hold;
+        // What is held or only pinched comes back: of the flat paper nothing is claimed to move.
+        $stays = in_array($kind, [FoldKind::Repeat, FoldKind::Hold, FoldKind::PinchMark], true);
         $hands = $action === null || $stays ? null : Handling::of($action);
         $seconds = $this->times->folds[$kind->value] ?? ['show' => 0.0, 'fold' => 0.0];
 
