@@ -66,7 +66,7 @@ final class TeachingTest extends BrowserTestCase
         $b = $this->browser;
         $lesson = $this->lesson(['Ada', 'Bram', 'Cleo', 'Dov', 'Edda', 'Finn', 'Gus', 'Hana'], 'dog-face');
         $b->visit("/lessons/$lesson/teach")->saying('Before the first step', 'h1');
-        for ($step = 1; $step <= 5; $step++) {
+        for ($step = 1; $step <= 6; $step++) {
             $b->press(WebDriverKeys::ARROW_RIGHT)->saying("$step ", 'h1');
         }
         $this->settled();
@@ -95,7 +95,7 @@ final class TeachingTest extends BrowserTestCase
         $this->settled();
         $this->post("/api/lessons/$lesson/events", 'ended');
         $b->saying('This lesson has ended', 'p');
-        $this->post("/api/lessons/$lesson/events", 'done', ['learner' => $group['learners'][0]['id'], 'step' => 5]);
+        $this->post("/api/lessons/$lesson/events", 'done', ['learner' => $group['learners'][0]['id'], 'step' => 6]);
         $b->visit("/lessons/$lesson/keep")->saying('0 of 2 finished', 'h1');
         $b->saying('1 marks came after the end', 'p');
         $b->click('Take it into the record', 'button')->saying('1 of 2 finished', 'h1');
@@ -153,7 +153,7 @@ final class TeachingTest extends BrowserTestCase
         $b = $this->browser;
         $lesson = $this->lesson(['Ada'], 'dog-face');
         $group = $this->api("/api/lessons/$lesson")['group'];
-        $this->post("/api/lessons/$lesson/events", 'done', ['learner' => $group['learners'][0]['id'], 'step' => 5]);
+        $this->post("/api/lessons/$lesson/events", 'done', ['learner' => $group['learners'][0]['id'], 'step' => 6]);
         $this->post("/api/lessons/$lesson/events", 'ended');
         $b->visit("/lessons/$lesson/choose")
             ->click('Remove this lesson', 'button')

@@ -13,7 +13,7 @@ final class FoldsTest extends TestCase
         $folds = array_column($this->getJson('/api/folds')->assertOk()->json(), null, 'kind');
         self::assertSame('Petal fold', $folds['petal']['name']);
         self::assertSame([['kind' => 'squash', 'name' => 'Squash']], $folds['petal']['before']);
-        self::assertSame([4, true], [$folds['petal']['models'], $folds['petal']['is_fold']]);
+        self::assertSame([5, true], [$folds['petal']['models'], $folds['petal']['is_fold']]);
         self::assertFalse($folds['turn-over']['is_fold']);
         $signs = array_column($this->getJson('/api/fold-pictures')->assertOk()->json(), 'kind');
         foreach ($folds as $kind => $fold) {

@@ -60,7 +60,7 @@ final class HomeTest extends TestCase
         $this->send($lesson, ['kind' => 'moved', 'step' => 3])->assertOk();
         self::assertSame(['teaching', 3], [$this->home()['next']['status'], $this->home()['next']['step']]);
         $ada = $this->group->learners()->orderBy('seat')->value('id');
-        $this->send($lesson, ['kind' => 'done', 'learner' => $ada, 'step' => 5])->assertOk();
+        $this->send($lesson, ['kind' => 'done', 'learner' => $ada, 'step' => 6])->assertOk();
         $this->endLesson($lesson);
         self::assertSame([null, 1], [$this->home()['next'], $this->home()['taught'][0]['finished']]);
 

@@ -311,12 +311,12 @@ final class PaperBenchTest extends TestCase
             ->assertOk()
             ->json();
         self::assertSame(
-            ['Drinking cup, Dog face', 12],
+            ['Drinking cup, Dog face', 13],
             [$lesson['card']['model_title'], $lesson['card']['steps']],
-            '7 steps and 5',
+            '7 steps and 6',
         );
         self::assertSame(
-            [['drinking-cup', 1, 7, 148], ['dog-face', 8, 5, 105]],
+            [['drinking-cup', 1, 7, 148], ['dog-face', 8, 6, 105]],
             array_map(
                 static fn (array $m): array => [$m['slug'], $m['first'], $m['steps'], $m['side_mm']],
                 $lesson['models'],
@@ -330,12 +330,12 @@ final class PaperBenchTest extends TestCase
         self::assertSame([4, true], [$lesson['paper']['sheets'], $lesson['paper']['optimal']]);
         self::assertContains('next-model', array_column($lesson['plan']['lines'], 'key'));
         [$ada, $bram, $cleo] = array_column($lesson['group']['learners'], 'id');
-        foreach ([[$ada, 7], [$ada, 12], [$bram, 7], [$cleo, 3]] as $i => [$learner, $step]) {
+        foreach ([[$ada, 7], [$ada, 13], [$bram, 7], [$cleo, 3]] as $i => [$learner, $step]) {
             $this->send($id, ['kind' => 'done', 'learner' => $learner, 'step' => $step])->assertOk();
         }
-        $this->send($id, ['kind' => 'done', 'learner' => $ada, 'step' => 13])->assertStatus(422);
-        $this->send($id, ['kind' => 'moved', 'step' => 13])->assertOk();
-        $this->send($id, ['kind' => 'moved', 'step' => 14])->assertStatus(422);
+        $this->send($id, ['kind' => 'done', 'learner' => $ada, 'step' => 14])->assertStatus(422);
+        $this->send($id, ['kind' => 'moved', 'step' => 14])->assertOk();
+        $this->send($id, ['kind' => 'moved', 'step' => 15])->assertStatus(422);
         $closed = $this->endLesson($id);
         $ends = [];
         foreach ($closed['record']['finishes'] as $f) {
@@ -359,7 +359,7 @@ final class PaperBenchTest extends TestCase
         $correct('crane', 'help', null)
             ->assertStatus(422)
             ->assertJsonPath('errors.0.pointer', '/events/0/correction/model');
-        $correct('dog-face', 'stopped', 6)
+        $correct('dog-face', 'stopped', 7)
             ->assertStatus(422)
             ->assertJsonPath('errors.0.pointer', '/events/0/correction/step');
         $wall = $this->getJson('/api/groups/'.$lesson['card']['group_id'].'/wall')
