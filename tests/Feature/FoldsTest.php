@@ -27,7 +27,7 @@ final class FoldsTest extends TestCase
         );
         self::assertNotSame($petal['pictures'][0]['model'], $petal['pictures'][3]['model']);
         self::assertSame(
-            ['flapping-bird', 'crane', 'dragonfly', 'lily'],
+            ['flapping-bird', 'crane', 'dragonfly', 'dragonfly-rolled', 'lily'],
             array_column($petal['taught_in'], 'slug'),
             'easiest first',
         );
