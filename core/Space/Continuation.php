@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Space;
+
+/**
+ * Leads paper from one flat state to the next: the angles are drawn on little by little, and no node goes far between
+ * two moments. Where the paper snaps it is held back; at the end it is laid onto the flat state.
+ *
+ * @phpstan-type Target callable(float): list<float>
+ */
+final class Continuation
+{
+    /** The longest way of a node between two moments, as a share of the shorter side. */
+    private const JUMP = 0.08;
+
+    private const STRIDE = 1 / 12;
+
+    private const SHORTEST = 1 / 48;
+
+    /** Moments in which a snap may be held back. */
+    private const SNAPS = 80;
+
+    /** As a share of the shorter side: near enough to be laid down exactly. */
+    private const NEAR = 0.005;
+
+    /** @var list<list<float>> by moment: three numbers a node */
+    public array $frames;
+
+    /**
+     * @param  Target  $targets  angles by hinge at a share of the way
+     * @param  list<float>  $end  three numbers a node
+     * @param  array<int, array{float, float, float, float}>  $anchors  pulls that fade: by node, weight and place
+     */
+    public function __construct(
+        private readonly BarsAndHinges $paper,
+        private readonly mixed $targets,
+        private readonly array $end,
+        private readonly float $side,
+        private readonly array $anchors = [],
+        private readonly bool $fades = true,
+    ) {
+        $this->frames = [$paper->x];
+    }
+
+    /** Whether the flat state was reached. */
+    public function run(): bool
+    {
+        $t = 0.0;
+        $stride = self::STRIDE;
+        while ($t < 1.0) {
+            $next = min(1.0, $t + $stride);
+            $saved = $this->paper->state();
+            $this->aim($next);
+            $this->paper->settle();
+            $way = $this->farthest($saved[0], $this->paper->x);
+            if ($way > self::JUMP) {
+                $this->paper->restore($saved);
+                if ($stride > self::SHORTEST) {
+                    $stride = max(self::SHORTEST, $stride / 2);
+
+                    continue;
+                }
+                $this->snap();
+            } else {
+                $this->frames[] = $this->paper->x;
+            }
+            $t = $next;
+            $stride = $way < self::JUMP / 2 ? $stride * 1.6 : $stride;
+        }
+
+        return $this->land();
+    }
+
+    private function aim(float $t): void
+    {
+        $this->paper->targets = ($this->targets)($t);
+        $fade = $this->fades ? sqrt(max(0.0, 1 - $t)) : 1.0;
+        $this->paper->pulls = array_map(
+            static fn (array $a): array => [$a[0] * $fade, $a[1], $a[2], $a[3]],
+            $this->anchors,
+        );
+    }
+
+    private function snap(): void
+    {
+        $hold = 30.0;
+        for ($i = 0; $i < self::SNAPS; $i++) {
+            $saved = $this->paper->state();
+            $this->paper->holds = $this->towards($saved[0], $hold);
+            $this->paper->settle();
+            $way = $this->farthest($saved[0], $this->paper->x);
+            if ($way > self::JUMP) {
+                $this->paper->restore($saved);
+                $hold *= 4;
+
+                continue;
+            }
+            $this->frames[] = $this->paper->x;
+            $hold /= $way < self::JUMP / 2 ? 3 : 1;
+            if ($way < 0.01) {
+                break;
+            }
+        }
+        $this->paper->holds = [];
+    }
+
+    private function land(): bool
+    {
+        $this->aim(1.0);
+        $pull = 3.0;
+        for ($i = 0; $i < self::SNAPS && $pull < 1e5; $i++) {
+            $saved = $this->paper->state();
+            $this->paper->holds = $this->towards($this->end, $pull);
+            $this->paper->settle();
+            $way = $this->farthest($saved[0], $this->paper->x);
+            if ($way > self::JUMP) {
+                $this->paper->restore($saved);
+                $pull /= 4;
+
+                continue;
+            }
+            if ($way > 1e-4) {
+                $this->frames[] = $this->paper->x;
+            }
+            $pull *= 10;
+        }
+        $this->paper->holds = [];
+        $lands = $this->farthest($this->paper->x, $this->end) < self::NEAR;
+        $this->frames[] = $this->end;
+
+        return $lands;
+    }
+
+    /**
+     * @param  list<float>  $places
+     * @return array<int, array{float, float, float, float}>
+     */
+    private function towards(array $places, float $weight): array
+    {
+        $pulls = [];
+        for ($node = 0; $node < count($places) / 3; $node++) {
+            $pulls[] = [$weight, $places[3 * $node], $places[3 * $node + 1], $places[3 * $node + 2]];
+        }
+
+        return $pulls;
+    }
+
+    /**
+     * @param  list<float>  $one
+     * @param  list<float>  $other
+     * @return float as a share of the shorter side
+     */
+    private function farthest(array $one, array $other): float
+    {
+        $most = 0.0;
+        for ($i = 0; $i < count($one); $i += 3) {
+            $most = max(
+                $most,
+                ($one[$i] - $other[$i]) ** 2 + ($one[$i + 1] - $other[$i + 1]) ** 2 + ($one[$i + 2] - $other[$i + 2]) ** 2,
+            );
+        }
+
+        return sqrt($most) / $this->side;
+    }
+}

@@ -1,0 +1,198 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Space;
+
+use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Geometry\Box;
+use Cathedra\Core\Geometry\Isometry;
+use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Polygon;
+
+/**
+ * From one flat state to the next: how every cell moves, seen from the paper that stays. The largest part that moves
+ * rigidly without turning over counts as still; what it does itself (the slide) is put back afterwards.
+ */
+final readonly class Passage
+{
+    /**
+     * @param  list<int>  $motionOf  by cell: the number of its motion; 0 is still
+     * @param  list<Isometry>  $motions  in the plane of the state before; the first is the identity
+     * @param  Slide  $slide  what the still part does, seen by the folder
+     * @param  list<Isometry>  $placesBefore  by cell, from the sheet
+     * @param  list<Isometry>  $placesAfter  by cell, from the sheet, without the slide
+     * @param  list<array{float, float, float}>  $start  by vertex, mm
+     * @param  list<array{float, float, float}>  $end  by vertex, without the slide, mm
+     */
+    private function __construct(
+        public FoldedState $before,
+        public FoldedState $after,
+        public Mesh $mesh,
+        public array $motionOf,
+        public array $motions,
+        public Slide $slide,
+        public array $placesBefore,
+        public array $placesAfter,
+        public array $start,
+        public array $end,
+    ) {
+    }
+
+    public static function between(FoldedState $before, FoldedState $after): self
+    {
+        $mesh = MeshBuilder::between($before, $after);
+        $was = array_map(static fn (int $f): Isometry => $before->placements[$f], $mesh->from);
+        $will = array_map(static fn (int $f): Isometry => $after->placements[$f], $mesh->to);
+        $relative = [];
+        foreach ($was as $cell => $place) {
+            $relative[] = $place->inverse()->then($will[$cell]);
+        }
+        [$motions, $motionOf] = self::classes($relative, $before);
+        $reference = self::reference($motions, $motionOf, $mesh);
+        $back = $motions[$reference]->inverse();
+        $places = array_map(static fn (Isometry $i): Isometry => $i->then($back), $will);
+        // the reference is number 0, and its motion nothing
+        $order = [$reference, ...array_diff(array_keys($motions), [$reference])];
+        $rank = array_flip($order);
+
+        return new self(
+            $before,
+            $after,
+            $mesh,
+            array_map(static fn (int $m): int => $rank[$m], $motionOf),
+            [
+                Isometry::identity(),
+                ...array_map(static fn (int $m): Isometry => $motions[$m]->then($back), array_slice($order, 1)),
+            ],
+            Slide::of($motions[$reference]),
+            $was,
+            $places,
+            self::laid($mesh, $was),
+            self::laid($mesh, $places),
+        );
+    }
+
+    public function isStill(int $cell): bool
+    {
+        return $this->motionOf[$cell] === 0;
+    }
+
+    /** Nothing bends: the model is turned as a whole, or only creased. */
+    public function isRigid(): bool
+    {
+        return count($this->motions) === 1;
+    }
+
+    /**
+     * Which cell lies over which, before or after (without the slide), where they cover a common area.
+     *
+     * @return array<int, array<int, bool>> by cell, by another cell: whether the first lies over the other
+     */
+    public function layers(bool $afterwards): array
+    {
+        [$state, $faces] = $afterwards ? [$this->after, $this->mesh->to] : [$this->before, $this->mesh->from];
+        $places = $afterwards ? $this->placesAfter : $this->placesBefore;
+        $polygons = [];
+        foreach ($this->mesh->cells as $cell => $loop) {
+            $polygons[] = Polygon::of(array_map(
+                fn (int $v): Point => new Point(...$this->mesh->sheet[$v]),
+                $loop,
+            ))->placed($places[$cell]);
+        }
+        $boxes = array_map(static fn (Polygon $p): Box => $p->box(), $polygons);
+        $turned = $afterwards && ! $this->slide->keepsSide;
+        $layers = [];
+        foreach ($polygons as $i => $one) {
+            for ($j = $i + 1; $j < count($polygons); $j++) {
+                $above = $state->order->above($faces[$i], $faces[$j]);
+                if (
+                    $above !== null && $boxes[$i]->overlaps($boxes[$j], 0.0) &&
+                    $one->intersection($polygons[$j])->area() > $state->tolerance->area
+                ) {
+                    $layers[$i][$j] = $above !== $turned;
+                    $layers[$j][$i] = $above === $turned;
+                }
+            }
+        }
+
+        return $layers;
+    }
+
+    /** Whether a cell shows its front to the folder, before or after (without the slide). */
+    public function showsFront(int $cell, bool $afterwards): bool
+    {
+        return ($afterwards ? $this->placesAfter : $this->placesBefore)[$cell]->keepsOrientation();
+    }
+
+    /**
+     * @param  list<Isometry>  $relative
+     * @return array{list<Isometry>, list<int>}
+     */
+    private static function classes(array $relative, FoldedState $state): array
+    {
+        [$motions, $of] = [[], []];
+        foreach ($relative as $cell => $motion) {
+            foreach ($motions as $m => $known) {
+                if ($known->equals($motion, $state->tolerance, $state->sheet->diagonal())) {
+                    $of[$cell] = $m;
+
+                    continue 2;
+                }
+            }
+            $motions[] = $motion;
+            $of[$cell] = count($motions) - 1;
+        }
+
+        return [$motions, $of];
+    }
+
+    /**
+     * @param  list<Isometry>  $motions
+     * @param  list<int>  $motionOf
+     */
+    private static function reference(array $motions, array $motionOf, Mesh $mesh): int
+    {
+        $size = [];
+        foreach ($motions as $m => $motion) {
+            $nothing = abs($motion->of(new Point(0, 0))->length()) < 1e-6 && $motion->of(new Point(1, 0))->x > 1 - 1e-9;
+            $size[$m] = [$motion->keepsOrientation() ? 1 : 0, 0.0, $nothing ? 1 : 0];
+        }
+        foreach ($mesh->triangles as $i => [$a, $b, $c]) {
+            [$p, $q, $r] = [$mesh->sheet[$a], $mesh->sheet[$b], $mesh->sheet[$c]];
+            $size[$motionOf[$mesh->cellOf[$i]]][1] +=
+                (($q[0] - $p[0]) * ($r[1] - $p[1]) - ($q[1] - $p[1]) * ($r[0] - $p[0])) / 2;
+        }
+        $best = array_key_first($size);
+        foreach ($size as $m => [$proper, $area, $still]) {
+            [$bestProper, $bestArea, $bestStill] = $size[$best];
+            $larger = abs($area - $bestArea) < 1e-6 * $bestArea ? $still <=> $bestStill : $area <=> $bestArea;
+            if ($proper > $bestProper || ($proper === $bestProper && $larger > 0)) {
+                $best = $m;
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * @param  list<Isometry>  $places
+     * @return list<array{float, float, float}>
+     */
+    private static function laid(Mesh $mesh, array $places): array
+    {
+        $at = [];
+        foreach ($mesh->cells as $cell => $loop) {
+            foreach ($loop as $vertex) {
+                if (! isset($at[$vertex])) {
+                    [$x, $y] = $mesh->sheet[$vertex];
+                    $p = $places[$cell]->of(new Point($x, $y));
+                    $at[$vertex] = [$p->x, $p->y, 0.0];
+                }
+            }
+        }
+        ksort($at);
+
+        return array_values($at);
+    }
+}
