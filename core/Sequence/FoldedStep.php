@@ -13,6 +13,7 @@ final readonly class FoldedStep
      * @param  list<Action>  $actions
      * @param  Called  $called  parts that had a name before it
      * @param  Attached|null  $attached  the part this step puts on the main piece, where it lies then
+     * @param  list<Stage>  $stages  the movements of the paper, one after the other
      */
     public function __construct(
         public Step $step,
@@ -21,6 +22,7 @@ final readonly class FoldedStep
         public array $actions,
         public Called $called = new Called(),
         public ?Attached $attached = null,
+        public array $stages = [],
     ) {
     }
 }

@@ -49,6 +49,12 @@ final class Folder
     /** @var list<Action> of the step at work */
     private array $actions = [];
 
+    /** @var list<Stage> of the step at work */
+    private array $stages = [];
+
+    /** @var list<float> where the model lies turned over for what is done behind: x of the axes */
+    private array $turnedAbout = [];
+
     private function __construct(private readonly Sequence $sequence, Sheet $sheet, private readonly float $shortSide)
     {
         $this->state = FoldedState::flat($sheet, $sequence->sideUp);
@@ -107,6 +113,7 @@ final class Folder
     private function step(Step $step): FoldedStep
     {
         $this->actions = [];
+        $this->stages = [];
         $this->sides = [];
         try {
             $this->take($step->part ?? '');
@@ -127,7 +134,7 @@ final class Folder
                 );
         }
 
-        return new FoldedStep($step, $before, $this->state, $this->actions, $called, $attached);
+        return new FoldedStep($step, $before, $this->state, $this->actions, $called, $attached, $this->stages);
     }
 
     /** Puts the piece at work aside and takes up another; a part begins with its flat sheet. */
@@ -288,7 +295,7 @@ final class Folder
             $step->movement,
             $made->taken,
         );
-        $this->state = $made->after;
+        $this->go(...$made->between, ...[$made->after]);
     }
 
     private function crease(Step $step, bool $mirrored, bool $behind, ?FoldedState $first, bool $flipped): void
@@ -315,7 +322,7 @@ final class Folder
         $creased = $step->kind->isUnfoldedAgain()
             ? SimpleFold::crease($this->state, $crease->line, $valley, $faces, $step->label())
             : null;
-        $this->state = match (true) {
+        $after = match (true) {
             $pinch !== null => $this->state->pinched($pinch, $faces, $step->label()),
             $creased !== null => $creased,
             $step->kind === FoldKind::Tuck => Tuck::apply(
@@ -328,12 +335,36 @@ final class Folder
             ),
             default => SimpleFold::apply($this->state, $crease->line, $valley, $faces, $step->label(), $step->landing),
         };
+        if ($step->kind->isUnfoldedAgain()) {
+            $this->thereAndBack(
+                SimpleFold::apply($this->state, $crease->line, $valley, $faces, $step->label()),
+                $after,
+            );
+        } else {
+            $this->go($after);
+        }
+    }
+
+    /** One movement after the other, each from a flat state to the next. */
+    private function go(FoldedState ...$states): void
+    {
+        foreach ($states as $state) {
+            $this->stages[] = new Stage($this->state, $state, $this->turnedAbout);
+            $this->state = $state;
+        }
+    }
+
+    private function thereAndBack(FoldedState $there, FoldedState $back): void
+    {
+        $this->stages[] = new Stage($this->state, $there, $this->turnedAbout);
+        $this->stages[] = new Stage($there, $back, $this->turnedAbout, true);
+        $this->state = $back;
     }
 
     private function turn(Step $step, FoldedState $turned): void
     {
         $this->actions[] = new Action($step->kind, $this->state, null, false, [], [], false, false);
-        $this->state = $turned;
+        $this->go($turned);
     }
 
     private function unfold(Step $step): void
@@ -341,7 +372,7 @@ final class Folder
         $this->samePiece($step, $step->steps[0]);
         [$before, $after] = $this->past[$step->steps[0]];
         $this->actions[] = new Action($step->kind, $this->state, null, false, [], [], false, false);
-        $this->state = Unfolding::of($this->state, $before, $after);
+        $this->go(Unfolding::of($this->state, $before, $after));
     }
 
     /**
@@ -383,7 +414,9 @@ final class Folder
         // about one axis both times: what is done behind leaves the model where it lies
         $axis = $this->state->box()->centre();
         $this->state = $this->state->turnedOver(about: $axis);
+        $this->turnedAbout[] = $axis->x;
         $do();
+        array_pop($this->turnedAbout);
         $this->state = $this->state->turnedOver(about: $axis);
     }
 

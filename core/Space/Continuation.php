@@ -32,6 +32,7 @@ final class Continuation
      * @param  Target  $targets  angles by hinge at a share of the way
      * @param  list<float>  $end  three numbers a node
      * @param  array<int, array{float, float, float, float}>  $anchors  pulls that fade: by node, weight and place
+     * @param  array<int, array{float, float, float, float}>  $holds  pulls that stay
      */
     public function __construct(
         private readonly BarsAndHinges $paper,
@@ -39,7 +40,7 @@ final class Continuation
         private readonly array $end,
         private readonly float $side,
         private readonly array $anchors = [],
-        private readonly bool $fades = true,
+        private readonly array $holds = [],
     ) {
         $this->frames = [$paper->x];
     }
@@ -76,8 +77,8 @@ final class Continuation
     private function aim(float $t): void
     {
         $this->paper->targets = ($this->targets)($t);
-        $fade = $this->fades ? sqrt(max(0.0, 1 - $t)) : 1.0;
-        $this->paper->pulls = array_map(
+        $fade = sqrt(max(0.0, 1 - $t));
+        $this->paper->pulls = $this->holds + array_map(
             static fn (array $a): array => [$a[0] * $fade, $a[1], $a[2], $a[3]],
             $this->anchors,
         );

@@ -68,8 +68,8 @@ final readonly class Passage
             Slide::of($motions[$reference]),
             $was,
             $places,
-            self::laid($mesh, $was),
-            self::laid($mesh, $places),
+            self::corners($mesh, $was),
+            self::corners($mesh, $places),
         );
     }
 
@@ -93,13 +93,7 @@ final readonly class Passage
     {
         [$state, $faces] = $afterwards ? [$this->after, $this->mesh->to] : [$this->before, $this->mesh->from];
         $places = $afterwards ? $this->placesAfter : $this->placesBefore;
-        $polygons = [];
-        foreach ($this->mesh->cells as $cell => $loop) {
-            $polygons[] = Polygon::of(array_map(
-                fn (int $v): Point => new Point(...$this->mesh->sheet[$v]),
-                $loop,
-            ))->placed($places[$cell]);
-        }
+        $polygons = $this->polygons($places);
         $boxes = array_map(static fn (Polygon $p): Box => $p->box(), $polygons);
         $turned = $afterwards && ! $this->slide->keepsSide;
         $layers = [];
@@ -117,6 +111,29 @@ final readonly class Passage
         }
 
         return $layers;
+    }
+
+    /** @return list<Polygon> the cells as they lie before or after (without the slide) */
+    public function laid(bool $afterwards): array
+    {
+        return $this->polygons($afterwards ? $this->placesAfter : $this->placesBefore);
+    }
+
+    /**
+     * @param  list<Isometry>  $places
+     * @return list<Polygon>
+     */
+    private function polygons(array $places): array
+    {
+        $polygons = [];
+        foreach ($this->mesh->cells as $cell => $loop) {
+            $polygons[] = Polygon::of(array_map(
+                fn (int $v): Point => new Point(...$this->mesh->sheet[$v]),
+                $loop,
+            ))->placed($places[$cell]);
+        }
+
+        return $polygons;
     }
 
     /** Whether a cell shows its front to the folder, before or after (without the slide). */
@@ -179,7 +196,7 @@ final readonly class Passage
      * @param  list<Isometry>  $places
      * @return list<array{float, float, float}>
      */
-    private static function laid(Mesh $mesh, array $places): array
+    private static function corners(Mesh $mesh, array $places): array
     {
         $at = [];
         foreach ($mesh->cells as $cell => $loop) {

@@ -5,73 +5,228 @@ declare(strict_types=1);
 namespace Cathedra\Core\Space;
 
 /**
- * The motion of a fold of several creases at once, found by letting paper settle while its creases are drawn on. The
- * still paper lies on the table. docs/space.md has the equations, the weights and where they come from.
+ * The motion of a fold of several creases at once, found by letting paper settle while its creases are drawn on.
+ * docs/space.md has the equations, the weights and where they come from.
+ *
+ * Three ways of holding it, tried in this order: `all` that is still lies on the table; one still cell alone (`base`);
+ * and, where some crease turns from mountain to valley, nothing but the ridge between the two `halves` of the flap,
+ * which then opens alike to both sides.
  */
-final readonly class Relaxed
+final class Relaxed
 {
-    /** Weights of the energy, as measured on the library: bars, facets by length, still creases by length. */
-    private const BARS = 1e4;
-
+    /** Weights of the energy, as measured on the library; hinges by length unless they change. */
     private const STILL = 0.05;
 
     private const FLIPS = 4.0;
 
+    private const ANCHOR = 0.02;
+
+    private const RIDGE = 30.0;
+
+    /** How far a ridge opens on the way, as a share of half a turn. */
+    private const OPENS = 0.5;
+
+    /** Stiffness of bars and of one-sided rows: the first that does is taken. */
+    private const SETTINGS = [[1e4, 3e4], [3e4, 1e5], [1e4, 1e5]];
+
     /**
      * @param  list<list<array{float, float, float}>>  $frames  by moment, by vertex, mm; without the slide
      */
-    private function __construct(public array $frames, public bool $lands, public int $unknowns, public int $solves)
-    {
+    private function __construct(
+        public readonly array $frames,
+        public readonly bool $lands,
+        public readonly int $unknowns,
+        public readonly int $solves,
+        public readonly string $mode,
+    ) {
     }
 
-    public static function of(Passage $passage): self
+    /** @return iterable<self> the ways it can be tried, the likeliest first; each is worked out when it is asked for */
+    public static function ways(Passage $passage): iterable
+    {
+        if (Stacks::turns($passage)) {
+            foreach (self::SETTINGS as [$bars, $rows]) {
+                yield self::of($passage, 'halves', $bars, $rows);
+            }
+
+            return;
+        }
+        foreach (['all', 'base'] as $mode) {
+            yield self::of($passage, $mode, ...self::SETTINGS[0]);
+        }
+    }
+
+    private static function of(Passage $passage, string $mode, float $stiff, float $oneSided): self
     {
         $mesh = $passage->mesh;
-        $fixed = array_fill(0, $mesh->vertexCount(), false);
-        foreach ($mesh->cells as $cell => $loop) {
-            foreach ($passage->isStill($cell) ? $loop : [] as $vertex) {
-                $fixed[$vertex] = true;
-            }
+        $stacks = $mode === 'all' ? null : new Stacks($passage);
+        $nodeOf = $stacks->nodeOf ?? range(0, $mesh->vertexCount() - 1);
+        $nodes = $stacks->nodes ?? $mesh->vertexCount();
+        $fixed = array_fill(0, $nodes, false);
+        foreach ($mode === 'halves' ? [] : self::pinned($passage, $mode === 'all') as $vertex) {
+            $fixed[$nodeOf[$vertex]] = true;
         }
-        [$bars, $hinges, $starts, $ends] = self::parts($mesh, $fixed);
+        [$bars, $hinges, $starts, $ends, $ridges] = self::parts($mesh, $nodeOf, $fixed, $mode === 'halves');
         $paper = new BarsAndHinges(
-            self::flat($passage->start),
+            self::numbers($passage->start, $nodeOf, $nodes),
             $fixed,
             $bars,
             $hinges,
             $starts,
             $mesh->side,
-            self::BARS,
+            $stiff,
+            $stacks->ties ?? [],
+            1e4,
+            $mode === 'halves' && $stacks !== null ? [...$stacks->rows, ...$stacks->sides()] : [],
+            $oneSided,
         );
         $course = new Continuation(
             $paper,
-            static function (float $t) use ($starts, $ends): array {
+            static function (float $t) use ($starts, $ends, $ridges): array {
                 $targets = [];
                 foreach ($starts as $h => $start) {
-                    $targets[] = $start + ($ends[$h] - $start) * $t;
+                    $targets[] = isset($ridges[$h])
+                        ? $start * (1 - self::OPENS * sin(M_PI * $t))
+                        : $start + ($ends[$h] - $start) * $t;
                 }
 
                 return $targets;
             },
-            self::flat($passage->end),
+            self::numbers($passage->end, $nodeOf, $nodes),
             $mesh->side,
+            $mode === 'all' ? [] : self::anchors($passage, $nodeOf, $fixed),
+            $mode === 'halves' ? self::ridge($passage, $nodeOf) : [],
         );
         $lands = $course->run();
 
         return new self(
-            array_map(self::points(...), $course->frames),
+            array_map(static fn (array $x): array => self::points($x, $nodeOf), $course->frames),
             $lands,
             $paper->unknowns(),
             $paper->solves,
+            $mode,
         );
     }
 
+    /** @return list<int> vertices that keep their place */
+    private static function pinned(Passage $passage, bool $all): array
+    {
+        $cells = $passage->mesh->cells;
+        $still = array_filter(array_keys($cells), $passage->isStill(...));
+        if (! $all) {
+            $bent = [];
+            foreach ($passage->mesh->hinges as $hinge) {
+                if ($hinge['start'] !== $hinge['end']) {
+                    $bent[$hinge['a']] = $bent[$hinge['b']] = true;
+                }
+            }
+            $polygons = $passage->laid(false);
+            usort($still, static fn (int $i, int $j): int => [
+                count(array_intersect_key(array_flip($cells[$i]), $bent)),
+                -$polygons[$i]->area(),
+            ] <=> [
+                count(array_intersect_key(array_flip($cells[$j]), $bent)),
+                -$polygons[$j]->area(),
+            ]);
+            $still = array_slice($still, 0, 1);
+        }
+
+        return array_merge(...array_map(static fn (int $cell): array => $cells[$cell], array_values($still)));
+    }
+
     /**
-     * @param  list<bool>  $fixed  by vertex
-     * @return array{list<array{int, int, float}>, list<array{int, int, int, int, float}>, list<float>, list<float>}
-     *     bars, hinges, angles before and after
+     * @param  list<int>  $nodeOf
+     * @param  list<bool>  $fixed
+     * @return array<int, array{float, float, float, float}> weak pulls on what stays, against drifting
      */
-    private static function parts(Mesh $mesh, array $fixed): array
+    private static function anchors(Passage $passage, array $nodeOf, array $fixed): array
+    {
+        $anchors = [];
+        foreach ($passage->mesh->cells as $cell => $loop) {
+            foreach ($passage->isStill($cell) ? $loop : [] as $vertex) {
+                if (! $fixed[$nodeOf[$vertex]]) {
+                    $anchors[$nodeOf[$vertex]] = [self::ANCHOR, ...$passage->start[$vertex]];
+                }
+            }
+        }
+
+        return $anchors;
+    }
+
+    /**
+     * The still corners of the ridge that turns inside out, and of the creases that go on from it in a line.
+     *
+     * @param  list<int>  $nodeOf
+     * @return array<int, array{float, float, float, float}>
+     */
+    private static function ridge(Passage $passage, array $nodeOf): array
+    {
+        $still = [];
+        foreach ($passage->mesh->cells as $cell => $loop) {
+            $still += $passage->isStill($cell) ? array_fill_keys($loop, true) : [];
+        }
+        $lines = self::turningLines($passage->mesh);
+        $pulls = [];
+        foreach ($passage->mesh->hinges as $hinge) {
+            if ($hinge['start'] * $hinge['end'] < 0 || self::goesOn($passage->mesh, $hinge, $lines)) {
+                foreach ([$hinge['a'], $hinge['b']] as $vertex) {
+                    if (isset($still[$vertex])) {
+                        $pulls[$nodeOf[$vertex]] = [self::RIDGE, ...$passage->start[$vertex]];
+                    }
+                }
+            }
+        }
+
+        return $pulls;
+    }
+
+    /** @return list<array{array{float, float}, array{float, float}}> creases that turn, by their ends on the sheet */
+    private static function turningLines(Mesh $mesh): array
+    {
+        $lines = [];
+        foreach ($mesh->hinges as $hinge) {
+            if ($hinge['start'] * $hinge['end'] < 0) {
+                $lines[] = [$mesh->sheet[$hinge['a']], $mesh->sheet[$hinge['b']]];
+            }
+        }
+
+        return $lines;
+    }
+
+    /**
+     * Whether a crease that stays folded lies on the line of one that turns.
+     *
+     * @param  array{a: int, b: int, left: int, right: int, start: float, end: float}  $hinge
+     * @param  list<array{array{float, float}, array{float, float}}>  $lines
+     */
+    private static function goesOn(Mesh $mesh, array $hinge, array $lines): bool
+    {
+        if ($hinge['start'] !== $hinge['end'] || $hinge['start'] === 0.0) {
+            return false;
+        }
+        foreach ($lines as [[$px, $py], [$qx, $qy]]) {
+            [$ux, $uy] = [$qx - $px, $qy - $py];
+            $length = hypot($ux, $uy);
+            $off = 0.0;
+            foreach ([$hinge['a'], $hinge['b']] as $vertex) {
+                [$x, $y] = $mesh->sheet[$vertex];
+                $off = max($off, abs($ux * ($y - $py) - $uy * ($x - $px)) / $length);
+            }
+            if ($off < 1e-5 * $mesh->side) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param  list<int>  $nodeOf  by vertex
+     * @param  list<bool>  $fixed  by node
+     * @return array{list<array{int, int, float}>, list<array{int, int, int, int, float}>, list<float>, list<float>,
+     *     array<int, true>} bars, hinges, angles before and after, ridges that open on the way
+     */
+    private static function parts(Mesh $mesh, array $nodeOf, array $fixed, bool $opens): array
     {
         $creases = [];
         foreach ($mesh->hinges as $hinge) {
@@ -83,22 +238,32 @@ final readonly class Relaxed
             [$p, $q] = [$mesh->sheet[$a], $mesh->sheet[$b]];
             $lengths[$i] = hypot($p[0] - $q[0], $p[1] - $q[1]);
         }
-        $inner = array_filter($edges, static fn (array $e): bool => $e['right'] !== null);
-        $sorted = array_values(array_intersect_key($lengths, $inner));
+        $sorted = array_values(array_filter(
+            $lengths,
+            static fn (int $i): bool => $edges[$i]['right'] !== null,
+            ARRAY_FILTER_USE_KEY,
+        ));
         sort($sorted);
         $median = $sorted[intdiv(count($sorted), 2)] ?? 1.0;
-        [$bars, $hinges, $starts, $ends] = [[], [], [], []];
+        $lines = $opens ? self::turningLines($mesh) : [];
+        [$bars, $hinges, $starts, $ends, $ridges] = [[], [], [], [], []];
         foreach ($edges as $i => ['a' => $a, 'b' => $b, 'left' => $left, 'right' => $right]) {
-            if (! $fixed[$a] || ! $fixed[$b]) {
-                $bars[] = [$a, $b, $lengths[$i]];
+            [$na, $nb, $nl, $nr] = [
+                $nodeOf[$a], $nodeOf[$b], $nodeOf[$left], $right === null ? null : $nodeOf[$right],
+            ];
+            if (! $fixed[$na] || ! $fixed[$nb]) {
+                $bars[min($na, $nb).'-'.max($na, $nb)] = [$na, $nb, $lengths[$i]];
             }
-            if ($right === null || ($fixed[$a] && $fixed[$b] && $fixed[$left] && $fixed[$right])) {
+            if ($nr === null || $nl === $nr || ($fixed[$na] && $fixed[$nb] && $fixed[$nl] && $fixed[$nr])) {
                 continue;
             }
             $crease = $creases["$a-$b"] ?? null;
             [$start, $end] = [$crease['start'] ?? 0.0, $crease['end'] ?? 0.0];
-            $hinges[] = [$a, $b, $left, $right, match (true) {
+            $ridge = $crease !== null && self::goesOn($mesh, $crease, $lines);
+            $ridges += $ridge ? [count($hinges) => true] : [];
+            $hinges[] = [$na, $nb, $nl, $nr, match (true) {
                 $crease === null => $lengths[$i] / $median,
+                $ridge => 1.0,
                 $start === $end => self::STILL * $lengths[$i] / $median,
                 $start * $end < 0 => self::FLIPS,
                 default => 1.0,
@@ -107,29 +272,31 @@ final readonly class Relaxed
             $ends[] = $end;
         }
 
-        return [$bars, $hinges, $starts, $ends];
+        return [array_values($bars), $hinges, $starts, $ends, $ridges];
     }
 
     /**
-     * @param  list<array{float, float, float}>  $points
-     * @return list<float>
+     * @param  list<array{float, float, float}>  $points  by vertex
+     * @param  list<int>  $nodeOf
+     * @return list<float> three numbers a node
      */
-    private static function flat(array $points): array
+    private static function numbers(array $points, array $nodeOf, int $nodes): array
     {
-        return array_merge(...$points);
-    }
-
-    /**
-     * @param  list<float>  $numbers
-     * @return list<array{float, float, float}>
-     */
-    private static function points(array $numbers): array
-    {
-        $points = [];
-        for ($i = 0; $i < count($numbers); $i += 3) {
-            $points[] = [$numbers[$i], $numbers[$i + 1], $numbers[$i + 2]];
+        $x = array_fill(0, 3 * $nodes, 0.0);
+        foreach ($points as $vertex => $p) {
+            [$x[3 * $nodeOf[$vertex]], $x[3 * $nodeOf[$vertex] + 1], $x[3 * $nodeOf[$vertex] + 2]] = $p;
         }
 
-        return $points;
+        return $x;
+    }
+
+    /**
+     * @param  list<float>  $x
+     * @param  list<int>  $nodeOf
+     * @return list<array{float, float, float}> by vertex
+     */
+    private static function points(array $x, array $nodeOf): array
+    {
+        return array_map(static fn (int $n): array => [$x[3 * $n], $x[3 * $n + 1], $x[3 * $n + 2]], $nodeOf);
     }
 }

@@ -18,6 +18,7 @@ final readonly class Made
      * @param  Line|null  $line  which it is folded about or laid on
      * @param  list<Segment>  $cuts
      * @param  Segment|null  $taken  the edge taken hold of, where it is one
+     * @param  list<FoldedState>  $between  flat states on the way, where it is done in several movements
      */
     public function __construct(
         public FoldedState $after,
@@ -26,6 +27,7 @@ final readonly class Made
         public ?Line $line = null,
         public array $cuts = [],
         public ?Segment $taken = null,
+        public array $between = [],
     ) {
     }
 }

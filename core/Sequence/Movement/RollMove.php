@@ -50,6 +50,7 @@ final readonly class RollMove implements Movement
         $flap = array_fill_keys($this->layers->choose($setting, $last), true);
         $out = $last->line->normal->times($deep / $this->turns);
         $state = $setting->state;
+        $between = [];
         for ($turn = $this->turns - 1; $turn >= 0; $turn--) {
             $line = self::shifted($last->line, $out->times($turn));
             $state = SimpleFold::apply(
@@ -59,10 +60,17 @@ final readonly class RollMove implements Movement
                 self::still($setting->state, $flap, $state, $line),
                 $label,
             );
+            $between[] = $state;
         }
         $first = self::shifted($last->line, $out->times($this->turns - 1));
 
-        return new Made($state, $tip, $first->reflected($tip), $last->line);
+        return new Made(
+            $state,
+            $tip,
+            $first->reflected($tip),
+            $last->line,
+            between: array_slice($between, 0, -1),
+        );
     }
 
     public function says(Change $change): Saying

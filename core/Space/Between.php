@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Space;
+
+use Cathedra\Core\Folding\FoldedState;
+
+/**
+ * The motion from one flat state to the next: the model turned as a whole, a half turn of flaps, or paper that settles.
+ * What would stretch paper, jump, or push it through itself is no motion: then there is none.
+ */
+final readonly class Between
+{
+    /** The most paper may be stretched, as a share. */
+    public const STRAIN = 0.02;
+
+    /** The farthest a vertex may go between two moments, as a share of the shorter side. */
+    public const JUMP = 0.15;
+
+    /** The deepest paper may stand in other paper, as a share of the shorter side; a hand's paper gives way that much. */
+    public const DEPTH = 0.005;
+
+    /** Moments of a turn are so far apart at most, as a share of the shorter side. */
+    private const STRIDE = 0.135;
+
+    /** Null when no way was found that paper could go. */
+    public static function of(FoldedState $before, FoldedState $after): ?Piece
+    {
+        $passage = Passage::between($before, $after);
+        if ($passage->isRigid()) {
+            return self::whole($passage);
+        }
+        $turn = HalfTurn::of($passage);
+        if ($turn !== null) {
+            return $turn->blockedBy() === [] ? self::acceptable(self::turned($passage, $turn)) : null;
+        }
+        foreach (Relaxed::ways($passage) as $settled) {
+            if ($settled->lands) {
+                $piece = self::acceptable(self::piece($passage, $settled->frames)->thinned());
+                if ($piece !== null) {
+                    return $piece;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** As of(), but only where no paper needs to bend on the way but at its creases: quickly known. */
+    public static function simply(FoldedState $before, FoldedState $after): ?Piece
+    {
+        $passage = Passage::between($before, $after);
+        $turn = $passage->isRigid() ? null : HalfTurn::of($passage);
+
+        return $turn === null || $turn->blockedBy() !== [] ? null : self::acceptable(self::turned($passage, $turn));
+    }
+
+    private static function whole(Passage $passage): Piece
+    {
+        $moments = max(1, (int) ceil($passage->slide->reach($passage->start) / (self::STRIDE * $passage->mesh->side)));
+
+        return self::piece($passage, array_fill(0, $moments + 1, $passage->start));
+    }
+
+    private static function turned(Passage $passage, HalfTurn $turn): Piece
+    {
+        $reach = $turn->reach() + $passage->slide->reach($passage->start);
+        $moments = (int) ceil($reach / (self::STRIDE * $passage->mesh->side)) * $turn->rounds();
+        $frames = [];
+        for ($i = 0; $i <= $moments; $i++) {
+            $frames[] = $turn->at($i / $moments);
+        }
+
+        return self::piece($passage, $frames);
+    }
+
+    /** @param  list<list<array{float, float, float}>>  $frames  without the slide */
+    private static function piece(Passage $passage, array $frames): Piece
+    {
+        $last = count($frames) - 1;
+        $at = $passage->slide->isNothing() ? $frames : array_map(
+            static fn (array $points, int $i): array => $passage->slide->at($points, $i / $last),
+            $frames,
+            array_keys($frames),
+        );
+
+        return new Piece(
+            $passage->mesh,
+            $at,
+            Piece::ranks($passage->before, $passage->mesh->from),
+            Piece::ranks($passage->after, $passage->mesh->to),
+        );
+    }
+
+    private static function acceptable(Piece $piece): ?Piece
+    {
+        return $piece->strain() <= self::STRAIN && $piece->jump() <= self::JUMP &&
+            $piece->depth() <= self::DEPTH * $piece->mesh->side ? $piece : null;
+    }
+}
