@@ -216,6 +216,20 @@ final class BarsAndHinges
         return $energy;
     }
 
+    /**
+     * The angle between two triangles: 0 flat, towards their front (a valley) positive.
+     *
+     * @param  array{float, float, float}  $from  an end of their common edge, mm
+     * @param  array{float, float, float}  $to  the other end
+     * @param  array{float, float, float}  $left  the third corner of the one in which the way is counterclockwise
+     * @param  array{float, float, float}  $right  the third corner of the other one
+     * @return float radians
+     */
+    public static function angleOf(array $from, array $to, array $left, array $right): float
+    {
+        return self::angle([...$from, ...$to, ...$left, ...$right], 0, 3, 6, 9);
+    }
+
     /** @param  list<float>  $x */
     private static function angle(array $x, int $p, int $q, int $l, int $r): float
     {

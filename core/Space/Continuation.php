@@ -19,6 +19,9 @@ final class Continuation
 
     private const SHORTEST = 1 / 48;
 
+    /** Linear systems solved before it is given up: a fold that finds its way needs at most 800. */
+    private const SOLVES = 1200;
+
     /** Moments in which a snap may be held back. */
     private const SNAPS = 80;
 
@@ -51,6 +54,9 @@ final class Continuation
         $t = 0.0;
         $stride = self::STRIDE;
         while ($t < 1.0) {
+            if ($this->paper->solves > self::SOLVES) {
+                return false;
+            }
             $next = min(1.0, $t + $stride);
             $saved = $this->paper->state();
             $this->aim($next);
@@ -87,7 +93,7 @@ final class Continuation
     private function snap(): void
     {
         $hold = 30.0;
-        for ($i = 0; $i < self::SNAPS; $i++) {
+        for ($i = 0; $i < self::SNAPS && $this->paper->solves <= self::SOLVES; $i++) {
             $saved = $this->paper->state();
             $this->paper->holds = $this->towards($saved[0], $hold);
             $this->paper->settle();
@@ -111,7 +117,7 @@ final class Continuation
     {
         $this->aim(1.0);
         $pull = 3.0;
-        for ($i = 0; $i < self::SNAPS && $pull < 1e5; $i++) {
+        for ($i = 0; $i < self::SNAPS && $pull < 1e5 && $this->paper->solves <= self::SOLVES; $i++) {
             $saved = $this->paper->state();
             $this->paper->holds = $this->towards($this->end, $pull);
             $this->paper->settle();

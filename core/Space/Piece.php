@@ -10,8 +10,11 @@ use Cathedra\Core\Folding\FoldedState;
 /** A piece of a motion, from one flat state to the next: one mesh, and where its vertices are at each moment. */
 final readonly class Piece
 {
-    /** Moments are left out as long as no vertex goes further than this from one to the next: share of the side. */
-    private const APART = 0.14;
+    /** Moments of a movement that are kept and sent. */
+    public const MOST = 24;
+
+    /** As a share of the shorter side: moments nearer to one another are left out first. */
+    private const CLOSE = 0.05;
 
     /**
      * @param  list<list<array{float, float, float}>>  $at  by moment, by vertex: mm; x to the right, y up, z toward the
@@ -52,17 +55,26 @@ final readonly class Piece
         return new self($this->mesh, $at, $this->rankStart, $this->rankEnd);
     }
 
-    /** With as few moments as show it without a jump; the first and the last stay. */
+    /** With at most MOST moments, evenly far apart; the first and the last stay. */
     public function thinned(): self
     {
-        $kept = [0];
         $last = count($this->at) - 1;
-        for ($i = 1; $i < $last; $i++) {
-            if (self::farthest($this->at[$kept[count($kept) - 1]], $this->at[$i + 1]) > self::APART * $this->mesh->side) {
-                $kept[] = $i;
+        if ($last < self::MOST) {
+            return $this;
+        }
+        for ($apart = self::CLOSE; ; $apart *= 1.2) {
+            $kept = [0];
+            for ($i = 1; $i < $last; $i++) {
+                $way = self::farthest($this->at[$kept[count($kept) - 1]], $this->at[$i + 1]);
+                if ($way > $apart * $this->mesh->side) {
+                    $kept[] = $i;
+                }
+            }
+            $kept[] = $last;
+            if (count($kept) <= self::MOST) {
+                break;
             }
         }
-        $kept[] = $last;
 
         return new self(
             $this->mesh,

@@ -27,7 +27,7 @@ final class Relaxed
     private const OPENS = 0.5;
 
     /** Stiffness of bars and of one-sided rows: the first that does is taken. */
-    private const SETTINGS = [[1e4, 3e4], [3e4, 1e5], [1e4, 1e5]];
+    private const SETTINGS = [[1e4, 3e4], [3e4, 1e5], [1e4, 1e5], [1e5, 5e5]];
 
     /**
      * @param  list<list<array{float, float, float}>>  $frames  by moment, by vertex, mm; without the slide
@@ -44,7 +44,7 @@ final class Relaxed
     /** @return iterable<self> the ways it can be tried, the likeliest first; each is worked out when it is asked for */
     public static function ways(Passage $passage): iterable
     {
-        if (Stacks::turns($passage)) {
+        if (Ridges::areIn($passage->mesh)) {
             foreach (self::SETTINGS as [$bars, $rows]) {
                 yield self::of($passage, 'halves', $bars, $rows);
             }
@@ -165,10 +165,10 @@ final class Relaxed
         foreach ($passage->mesh->cells as $cell => $loop) {
             $still += $passage->isStill($cell) ? array_fill_keys($loop, true) : [];
         }
-        $lines = self::turningLines($passage->mesh);
+        $ridges = new Ridges($passage->mesh);
         $pulls = [];
         foreach ($passage->mesh->hinges as $hinge) {
-            if ($hinge['start'] * $hinge['end'] < 0 || self::goesOn($passage->mesh, $hinge, $lines)) {
+            if (Ridges::turns($hinge) || $ridges->goOnIn($hinge)) {
                 foreach ([$hinge['a'], $hinge['b']] as $vertex) {
                     if (isset($still[$vertex])) {
                         $pulls[$nodeOf[$vertex]] = [self::RIDGE, ...$passage->start[$vertex]];
@@ -178,46 +178,6 @@ final class Relaxed
         }
 
         return $pulls;
-    }
-
-    /** @return list<array{array{float, float}, array{float, float}}> creases that turn, by their ends on the sheet */
-    private static function turningLines(Mesh $mesh): array
-    {
-        $lines = [];
-        foreach ($mesh->hinges as $hinge) {
-            if ($hinge['start'] * $hinge['end'] < 0) {
-                $lines[] = [$mesh->sheet[$hinge['a']], $mesh->sheet[$hinge['b']]];
-            }
-        }
-
-        return $lines;
-    }
-
-    /**
-     * Whether a crease that stays folded lies on the line of one that turns.
-     *
-     * @param  array{a: int, b: int, left: int, right: int, start: float, end: float}  $hinge
-     * @param  list<array{array{float, float}, array{float, float}}>  $lines
-     */
-    private static function goesOn(Mesh $mesh, array $hinge, array $lines): bool
-    {
-        if ($hinge['start'] !== $hinge['end'] || $hinge['start'] === 0.0) {
-            return false;
-        }
-        foreach ($lines as [[$px, $py], [$qx, $qy]]) {
-            [$ux, $uy] = [$qx - $px, $qy - $py];
-            $length = hypot($ux, $uy);
-            $off = 0.0;
-            foreach ([$hinge['a'], $hinge['b']] as $vertex) {
-                [$x, $y] = $mesh->sheet[$vertex];
-                $off = max($off, abs($ux * ($y - $py) - $uy * ($x - $px)) / $length);
-            }
-            if ($off < 1e-5 * $mesh->side) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     /**
@@ -245,7 +205,7 @@ final class Relaxed
         ));
         sort($sorted);
         $median = $sorted[intdiv(count($sorted), 2)] ?? 1.0;
-        $lines = $opens ? self::turningLines($mesh) : [];
+        $opening = $opens ? new Ridges($mesh) : null;
         [$bars, $hinges, $starts, $ends, $ridges] = [[], [], [], [], []];
         foreach ($edges as $i => ['a' => $a, 'b' => $b, 'left' => $left, 'right' => $right]) {
             [$na, $nb, $nl, $nr] = [
@@ -259,7 +219,7 @@ final class Relaxed
             }
             $crease = $creases["$a-$b"] ?? null;
             [$start, $end] = [$crease['start'] ?? 0.0, $crease['end'] ?? 0.0];
-            $ridge = $crease !== null && self::goesOn($mesh, $crease, $lines);
+            $ridge = $crease !== null && $opening?->goOnIn($crease) === true;
             $ridges += $ridge ? [count($hinges) => true] : [];
             $hinges[] = [$na, $nb, $nl, $nr, match (true) {
                 $crease === null => $lengths[$i] / $median,

@@ -30,6 +30,9 @@ final class Stacks
     /** @var list<int|null> by cell: the half it belongs to */
     public array $halfOf;
 
+    /** @var array<int, int> by cell of a half: how many cells away from what moves */
+    private array $away = [];
+
     /** @var array{list<Polygon>, list<Polygon>} the cells as they lie before and after */
     private array $polygons;
 
@@ -65,24 +68,12 @@ final class Stacks
         $this->rows = $this->oneSided();
     }
 
-    /** Whether some crease turns from mountain to valley or back. */
-    public static function turns(Passage $passage): bool
-    {
-        foreach ($passage->mesh->hinges as $hinge) {
-            if ($hinge['start'] * $hinge['end'] < 0) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
     /** @return list<int|null> by cell */
     private function halves(): array
     {
         $mesh = $this->passage->mesh;
         $none = array_fill(0, count($mesh->cells), null);
-        if (! self::turns($this->passage)) {
+        if (! Ridges::areIn($mesh)) {
             return $none;
         }
         $union = new Union();
@@ -99,8 +90,10 @@ final class Stacks
             }
         }
         $next = [];
-        foreach ($mesh->hinges as ['left' => $l, 'right' => $r, 'start' => $start, 'end' => $end]) {
-            if ($start * $end >= 0) {
+        $ridges = new Ridges($mesh);
+        foreach ($mesh->hinges as $hinge) {
+            ['left' => $l, 'right' => $r] = $hinge;
+            if (! Ridges::turns($hinge) && ! $ridges->goOnIn($hinge)) {
                 $next[$l][] = $r;
                 $next[$r][] = $l;
                 if (! $this->passage->isStill($l) && ! $this->passage->isStill($r)) {
@@ -113,6 +106,7 @@ final class Stacks
         foreach (array_keys($mesh->cells) as $cell) {
             if (! $this->passage->isStill($cell)) {
                 $half[$cell] = (int) $union->root($cell);
+                $this->away[$cell] = 0;
                 $queue[] = $cell;
             }
         }
@@ -120,6 +114,7 @@ final class Stacks
             foreach ($next[$queue[$k]] ?? [] as $other) {
                 if ($half[$other] === null) {
                     $half[$other] = $half[$queue[$k]];
+                    $this->away[$other] = $this->away[$queue[$k]] + 1;
                     $queue[] = $other;
                 }
             }
@@ -185,7 +180,7 @@ final class Stacks
     /** @return list<Row> */
     private function oneSided(): array
     {
-        if (! self::turns($this->passage)) {
+        if (! Ridges::areIn($this->passage->mesh)) {
             return [];
         }
         $rows = [];
@@ -215,7 +210,8 @@ final class Stacks
     }
 
     /**
-     * Every corner of the upper half stays over the table, of the lower half under it, of both on it.
+     * Every corner of the upper half stays over the table, of the lower half under it, of both on it. Where paper of
+     * the lower half lies over the upper one all the same, the piece farther from what moves is left to itself.
      *
      * @return list<Row>
      */
@@ -223,10 +219,9 @@ final class Stacks
     {
         $sum = [];
         foreach ($this->halfOf as $cell => $half) {
-            if ($half !== null) {
+            if ($half !== null && ! $this->passage->isStill($cell)) {
                 $under = count(array_filter($this->layers[0][$cell] ?? []));
-                $over = count($this->layers[0][$cell] ?? []) - $under;
-                $sum[$half][] = $under - $over;
+                $sum[$half][] = 2 * $under - count($this->layers[0][$cell] ?? []);
             }
         }
         if (count($sum) < 2) {
@@ -234,15 +229,39 @@ final class Stacks
         }
         $mean = array_map(static fn (array $of): float => array_sum($of) / count($of), $sum);
         $middle = array_sum($mean) / count($mean);
-        $rows = [];
+        $sides = [];
         foreach ($this->halfOf as $cell => $half) {
-            foreach ($half === null ? [] : $this->passage->mesh->cells[$cell] as $vertex) {
-                $side = $mean[$half] >= $middle ? 1.0 : -1.0;
+            if ($half !== null) {
+                $sides[$cell] = $mean[$half] >= $middle ? 1.0 : -1.0;
+            }
+        }
+        $rows = [];
+        foreach (array_diff_key($sides, $this->astray($sides)) as $cell => $side) {
+            foreach ($this->passage->mesh->cells[$cell] as $vertex) {
                 $rows["{$this->nodeOf[$vertex]} $side"] = [$this->nodeOf[$vertex] => $side];
             }
         }
 
         return array_values($rows);
+    }
+
+    /**
+     * @param  array<int, float>  $sides  by cell
+     * @return array<int, true> still cells on the wrong side of the other half
+     */
+    private function astray(array $sides): array
+    {
+        $astray = [];
+        foreach ($sides as $i => $one) {
+            foreach ($this->layers[0][$i] ?? [] as $j => $over) {
+                if ($one < 0 && $over && ($sides[$j] ?? $one) > 0) {
+                    $far = $this->away[$i] <=> $this->away[$j];
+                    $astray += ($far >= 0 ? [$i => true] : []) + ($far <= 0 ? [$j => true] : []);
+                }
+            }
+        }
+
+        return array_filter($astray, $this->passage->isStill(...), ARRAY_FILTER_USE_KEY);
     }
 
     /** @param  Row  $row */

@@ -94,7 +94,7 @@ final readonly class PleatMove implements Movement
         // seen on the flap, which has turned over: a mountain of the sheet
         $after = $this->fold($state, $line, array_keys($faces), $this->valleyFirst, $label);
 
-        return new Made($after, $grip, $line->reflected($tip), $first->line, between: [$state]);
+        return new Made($after, $grip, $line->reflected($tip), $first->line, between: $this->insideCrimp === null ? [$state] : []);
     }
 
     public function says(Change $change): Saying
