@@ -28,17 +28,17 @@ final class BarsAndHinges
     /** The energy falls by less than this share: it is at rest. */
     private const REST = 1e-4;
 
-    /** @var list<int> by node: its first variable; -1: it stays where it is */
+    /** @var array<int, int> by node: its first variable; -1: it stays where it is */
     private array $variable;
 
     private int $n;
 
-    /** @var list<float> by hinge, radians: where it was last */
+    /** @var array<int, float> by hinge, radians: where it was last */
     private array $angles;
 
     private float $lambda = 1e-4;
 
-    /** @var list<float> by hinge, radians */
+    /** @var array<int, float> by hinge, radians */
     public array $targets;
 
     /** @var array<int, array{float, float, float, float}> by node: pulled to a place with a weight: [p, x, y, z] */
@@ -50,13 +50,13 @@ final class BarsAndHinges
     public int $solves = 0;
 
     /**
-     * @param  list<float>  $x  three numbers a node
-     * @param  list<bool>  $fixed  by node
-     * @param  list<array{int, int, float}>  $bars  two nodes and the length in mm
-     * @param  list<array{int, int, int, int, float}>  $hinges  nodes: from, to, left, right; weight
-     * @param  list<float>  $angles  by hinge: where it is at first
-     * @param  list<Row>  $ties  weights by node, whose sum of x is to be nothing
-     * @param  list<Row>  $rows  weights by node, whose sum of z must not be under nothing
+     * @param  array<int, float>  $x  three numbers a node
+     * @param  array<int, bool>  $fixed  by node
+     * @param  array<int, array{int, int, float}>  $bars  two nodes and the length in mm
+     * @param  array<int, array{int, int, int, int, float}>  $hinges  nodes: from, to, left, right; weight
+     * @param  array<int, float>  $angles  by hinge: where it is at first
+     * @param  array<int, Row>  $ties  weights by node, whose sum of x is to be nothing
+     * @param  array<int, Row>  $rows  weights by node, whose sum of z must not be under nothing
      */
     public function __construct(
         public array $x,
@@ -89,6 +89,7 @@ final class BarsAndHinges
     /** Lowers the energy until it rests, or for as many steps as are allowed; returns it. */
     public function settle(): float
     {
+        $angles = [];
         $energy = $this->energy($this->x, $this->angles, $angles);
         $this->angles = $angles;
         for ($step = 0; $step < self::STEPS; $step++) {
@@ -123,21 +124,21 @@ final class BarsAndHinges
         return $energy;
     }
 
-    /** @return list<float> where it stands, with the angles, to come back to */
+    /** @return array{array<int, float>, array<int, float>, float} where it stands, to come back to */
     public function state(): array
     {
         return [$this->x, $this->angles, $this->lambda];
     }
 
-    /** @param  array{list<float>, list<float>, float}  $state */
+    /** @param  array{array<int, float>, array<int, float>, float}  $state */
     public function restore(array $state): void
     {
         [$this->x, $this->angles, $this->lambda] = $state;
     }
 
     /**
-     * @param  list<float>  $way
-     * @return list<float>
+     * @param  array<int, float>  $way
+     * @return array<int, float>
      */
     private function moved(array $way): array
     {
@@ -160,11 +161,11 @@ final class BarsAndHinges
     }
 
     /**
-     * @param  list<float>  $x
-     * @param  list<float>  $last
-     * @param  list<float>|null  $angles  out: unwrapped
+     * @param  array<int, float>  $x
+     * @param  array<int, float>  $last
+     * @param  array<int, float>  $angles  out: unwrapped
      */
-    private function energy(array $x, array $last, ?array &$angles): float
+    private function energy(array $x, array $last, array &$angles): float
     {
         $sum = 0.0;
         foreach ($this->bars as [$a, $b, $length]) {
@@ -230,7 +231,7 @@ final class BarsAndHinges
         return self::angle([...$from, ...$to, ...$left, ...$right], 0, 3, 6, 9);
     }
 
-    /** @param  list<float>  $x */
+    /** @param  array<int, float>  $x */
     private static function angle(array $x, int $p, int $q, int $l, int $r): float
     {
         [$ex, $ey, $ez] = [$x[$q] - $x[$p], $x[$q + 1] - $x[$p + 1], $x[$q + 2] - $x[$p + 2]];
@@ -246,7 +247,7 @@ final class BarsAndHinges
         );
     }
 
-    /** @return array{list<list<float>>, list<float>} J'J, lower triangle by rows, and -J'r */
+    /** @return array{array<int, array<int, float>>, array<int, float>} J'J, lower triangle by rows, and -J'r */
     private function assembled(): array
     {
         $n = $this->n;
@@ -325,8 +326,8 @@ final class BarsAndHinges
     }
 
     /**
-     * @param  list<list<float>>  $matrix
-     * @param  list<float>  $gradient
+     * @param  array<int, array<int, float>>  $matrix
+     * @param  array<int, float>  $gradient
      * @param  array{int, int, int, int}  $nodes  from, to, left, right
      */
     private function addHinge(array &$matrix, array &$gradient, array $nodes, float $weight, float $off): void
@@ -360,8 +361,8 @@ final class BarsAndHinges
     }
 
     /**
-     * @param  list<list<float>>  $matrix
-     * @param  list<float>  $gradient
+     * @param  array<int, array<int, float>>  $matrix
+     * @param  array<int, float>  $gradient
      * @param  array<int, float>  $row  of J
      */
     private static function add(array &$matrix, array &$gradient, array $row, float $residual): void

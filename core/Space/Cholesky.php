@@ -11,10 +11,10 @@ final readonly class Cholesky
     private const FLOOR = 1e-12;
 
     /**
-     * @param  list<list<float>>  $matrix  lower triangle by rows, symmetric, not negative
-     * @param  list<float>  $right
+     * @param  array<int, array<int, float>>  $matrix  lower triangle by rows, symmetric, not negative
+     * @param  array<int, float>  $right
      * @param  float  $lambda  damping, as a share of the diagonal
-     * @return list<float>|null  x of (A + lambda diag A + floor) x = right; null when it is not positive
+     * @return array<int, float>|null  x of (A + lambda diag A + floor) x = right; null when it is not positive
      */
     public static function solve(array $matrix, array $right, float $lambda): ?array
     {

@@ -8,7 +8,7 @@ namespace Cathedra\Core\Space;
  * Leads paper from one flat state to the next: the angles are drawn on little by little, and no node goes far between
  * two moments. Where the paper snaps it is held back; at the end it is laid onto the flat state.
  *
- * @phpstan-type Target callable(float): list<float>
+ * @phpstan-type Target callable(float): array<int, float>
  */
 final class Continuation
 {
@@ -28,12 +28,12 @@ final class Continuation
     /** As a share of the shorter side: near enough to be laid down exactly. */
     private const NEAR = 0.005;
 
-    /** @var list<list<float>> by moment: three numbers a node */
+    /** @var array<int, array<int, float>> by moment: three numbers a node */
     public array $frames;
 
     /**
      * @param  Target  $targets  angles by hinge at a share of the way
-     * @param  list<float>  $end  three numbers a node
+     * @param  array<int, float>  $end  three numbers a node
      * @param  array<int, array{float, float, float, float}>  $anchors  pulls that fade: by node, weight and place
      * @param  array<int, array{float, float, float, float}>  $holds  pulls that stay
      */
@@ -141,7 +141,7 @@ final class Continuation
     }
 
     /**
-     * @param  list<float>  $places
+     * @param  array<int, float>  $places
      * @return array<int, array{float, float, float, float}>
      */
     private function towards(array $places, float $weight): array
@@ -155,18 +155,18 @@ final class Continuation
     }
 
     /**
-     * @param  list<float>  $one
-     * @param  list<float>  $other
+     * @param  array<int, float>  $one
+     * @param  array<int, float>  $other
      * @return float as a share of the shorter side
      */
     private function farthest(array $one, array $other): float
     {
         $most = 0.0;
         for ($i = 0; $i < count($one); $i += 3) {
-            $most = max(
-                $most,
-                ($one[$i] - $other[$i]) ** 2 + ($one[$i + 1] - $other[$i + 1]) ** 2 + ($one[$i + 2] - $other[$i + 2]) ** 2,
-            );
+            $dx = $one[$i] - $other[$i];
+            $dy = $one[$i + 1] - $other[$i + 1];
+            $dz = $one[$i + 2] - $other[$i + 2];
+            $most = max($most, $dx * $dx + $dy * $dy + $dz * $dz);
         }
 
         return sqrt($most) / $this->side;

@@ -11,13 +11,13 @@ use Cathedra\Core\Geometry\Point;
  * The motion of a simple fold: every part that moves is mirrored in a line of creases beside paper that stays, and
  * turns about it by half a turn.
  *
- * @phpstan-type Part array{cells: list<int>, axis: Line}
+ * @phpstan-type Part array{cells: array<int, int>, axis: Line}
  */
 final readonly class HalfTurn
 {
     /**
-     * @param  list<Part>  $parts  axis: its positive side lifts
-     * @param  list<int>  $turns  by part: in which round it turns; those of a round turn together
+     * @param  array<int, Part>  $parts  axis: its positive side lifts
+     * @param  array<int, int>  $turns  by part: in which round it turns; those of a round turn together
      */
     private function __construct(private Passage $passage, public array $parts, private array $turns)
     {
@@ -68,13 +68,13 @@ final readonly class HalfTurn
     /** How many rounds there are, one after the other. */
     public function rounds(): int
     {
-        return max($this->turns) + 1;
+        return max([0, ...$this->turns]) + 1;
     }
 
     /**
      * Where the vertices are at a share of the way, without the slide.
      *
-     * @return list<array{float, float, float}> mm
+     * @return array<int, array{float, float, float}> mm
      */
     public function at(float $t): array
     {
@@ -100,7 +100,7 @@ final readonly class HalfTurn
     /**
      * Paper that stays and lies where a part leaves or lands: it cannot turn as it is.
      *
-     * @return list<int> cells
+     * @return array<int, int> cells
      */
     public function blockedBy(): array
     {
@@ -142,7 +142,7 @@ final readonly class HalfTurn
     /**
      * The line a part turns about, its positive side the one that is lifted; null where it has none.
      *
-     * @param  list<int>  $cells
+     * @param  array<int, int>  $cells
      */
     private static function axis(Passage $passage, array $cells): ?Line
     {
@@ -160,11 +160,12 @@ final readonly class HalfTurn
             $still = $isIn[0] ? $hinge['right'] : $hinge['left'];
             foreach ([$hinge['a'], $hinge['b']] as $vertex) {
                 [$x, $y] = $passage->start[$vertex];
-                if ($line === null || abs($line->distanceTo(new Point($x, $y))) > $near || ! $passage->isStill($still)) {
+                $off = $line?->distanceTo(new Point($x, $y)) ?? INF;
+                if (abs($off) > $near || ! $passage->isStill($still)) {
                     return null;
                 }
             }
-            $way = $hinge['start'] + $hinge['end'] > 0 === $passage->showsFront($still, false);
+            $way = $passage->showsFront($still, false) === $hinge['start'] + $hinge['end'] > 0;
             if ($up !== null && $up !== $way) {
                 return null;
             }

@@ -201,14 +201,15 @@ final class MeshBuilder
         return $full;
     }
 
-    /** How two faces stand to one another at a place of the edge between them, radians; null where they are cut apart. */
+    /** How two faces stand to one another at a place of the edge between them, radians; null where they are cut. */
     private static function angle(FoldedState $state, int $face, int $other, Point $at): ?float
     {
         if ($face === $other) {
             return 0.0;
         }
         foreach ($state->pattern->around($face) as $edge) {
-            if ($edge->other($face) === $other && $state->pattern->segment($edge)->passes($at, $state->tolerance->aside)) {
+            $near = $state->tolerance->aside;
+            if ($edge->other($face) === $other && $state->pattern->segment($edge)->passes($at, $near)) {
                 return match ($edge->assignment) {
                     Assignment::Valley => M_PI,
                     Assignment::Mountain => -M_PI,

@@ -75,7 +75,7 @@ final class MotionDocument
     }
 
     /**
-     * @param  list<array{float, float, float}>  $points
+     * @param  array<int, array{float, float, float}>  $points
      * @param  array<string, mixed>  $own
      * @return array<string, mixed>
      */
@@ -119,7 +119,7 @@ final class MotionDocument
     }
 
     /**
-     * @param  list<array{float, float, float}>  $points
+     * @param  array<int, array{float, float, float}>  $points
      * @param  array{int, int, int, int}  $at
      * @param  array{start: float, end: float}|null  $crease
      */

@@ -17,13 +17,13 @@ use Cathedra\Core\Geometry\Polygon;
 final readonly class Passage
 {
     /**
-     * @param  list<int>  $motionOf  by cell: the number of its motion; 0 is still
-     * @param  list<Isometry>  $motions  in the plane of the state before; the first is the identity
+     * @param  array<int, int>  $motionOf  by cell: the number of its motion; 0 is still
+     * @param  array<int, Isometry>  $motions  in the plane of the state before; the first is the identity
      * @param  Slide  $slide  what the still part does, seen by the folder
-     * @param  list<Isometry>  $placesBefore  by cell, from the sheet
-     * @param  list<Isometry>  $placesAfter  by cell, from the sheet, without the slide
-     * @param  list<array{float, float, float}>  $start  by vertex, mm
-     * @param  list<array{float, float, float}>  $end  by vertex, without the slide, mm
+     * @param  array<int, Isometry>  $placesBefore  by cell, from the sheet
+     * @param  array<int, Isometry>  $placesAfter  by cell, from the sheet, without the slide
+     * @param  array<int, array{float, float, float}>  $start  by vertex, mm
+     * @param  array<int, array{float, float, float}>  $end  by vertex, without the slide, mm
      */
     private function __construct(
         public FoldedState $before,
@@ -113,15 +113,15 @@ final readonly class Passage
         return $layers;
     }
 
-    /** @return list<Polygon> the cells as they lie before or after (without the slide) */
+    /** @return array<int, Polygon> the cells as they lie before or after (without the slide) */
     public function laid(bool $afterwards): array
     {
         return $this->polygons($afterwards ? $this->placesAfter : $this->placesBefore);
     }
 
     /**
-     * @param  list<Isometry>  $places
-     * @return list<Polygon>
+     * @param  array<int, Isometry>  $places
+     * @return array<int, Polygon>
      */
     private function polygons(array $places): array
     {
@@ -143,8 +143,8 @@ final readonly class Passage
     }
 
     /**
-     * @param  list<Isometry>  $relative
-     * @return array{list<Isometry>, list<int>}
+     * @param  array<int, Isometry>  $relative
+     * @return array{array<int, Isometry>, array<int, int>}
      */
     private static function classes(array $relative, FoldedState $state): array
     {
@@ -165,26 +165,24 @@ final readonly class Passage
     }
 
     /**
-     * @param  list<Isometry>  $motions
-     * @param  list<int>  $motionOf
+     * @param  array<int, Isometry>  $motions
+     * @param  array<int, int>  $motionOf
      */
     private static function reference(array $motions, array $motionOf, Mesh $mesh): int
     {
-        $size = [];
-        foreach ($motions as $m => $motion) {
-            $nothing = abs($motion->of(new Point(0, 0))->length()) < 1e-6 && $motion->of(new Point(1, 0))->x > 1 - 1e-9;
-            $size[$m] = [$motion->keepsOrientation() ? 1 : 0, 0.0, $nothing ? 1 : 0];
-        }
+        $area = array_fill(0, count($motions), 0.0);
         foreach ($mesh->triangles as $i => [$a, $b, $c]) {
             [$p, $q, $r] = [$mesh->sheet[$a], $mesh->sheet[$b], $mesh->sheet[$c]];
-            $size[$motionOf[$mesh->cellOf[$i]]][1] +=
+            $area[$motionOf[$mesh->cellOf[$i]]] +=
                 (($q[0] - $p[0]) * ($r[1] - $p[1]) - ($q[1] - $p[1]) * ($r[0] - $p[0])) / 2;
         }
-        $best = array_key_first($size);
-        foreach ($size as $m => [$proper, $area, $still]) {
-            [$bestProper, $bestArea, $bestStill] = $size[$best];
-            $larger = abs($area - $bestArea) < 1e-6 * $bestArea ? $still <=> $bestStill : $area <=> $bestArea;
-            if ($proper > $bestProper || ($proper === $bestProper && $larger > 0)) {
+        $best = 0;
+        foreach ($motions as $m => $motion) {
+            $stays = static fn (Isometry $i): bool => Slide::of($i)->isNothing();
+            $alike = abs($area[$m] - $area[$best]) < 1e-6 * $area[$best];
+            $larger = $alike ? $stays($motion) && ! $stays($motions[$best]) : $area[$m] > $area[$best];
+            [$proper, $was] = [$motion->keepsOrientation(), $motions[$best]->keepsOrientation()];
+            if (($proper && ! $was) || ($proper === $was && $larger)) {
                 $best = $m;
             }
         }
@@ -193,8 +191,8 @@ final readonly class Passage
     }
 
     /**
-     * @param  list<Isometry>  $places
-     * @return list<array{float, float, float}>
+     * @param  array<int, Isometry>  $places
+     * @return array<int, array{float, float, float}>
      */
     private static function corners(Mesh $mesh, array $places): array
     {

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace Cathedra\Core\Space;
 
 /**
- * How deep paper stands in other paper at one moment: the edges of every triangle against every other triangle. Depth is
- * the least of: how far either end of the edge is from the other's plane, and how far the place where it goes through
+ * How deep paper stands in other paper at one moment: the edges of every triangle against every other triangle. Depth
+ * is the least of: how far either end of the edge is from the other's plane, and how far the place where it goes through
  * lies from that triangle's rim; what only touches has none.
  */
 final class Passing
 {
     /**
-     * @param  list<array{int, int, int}>  $triangles
-     * @param  list<array{float, float, float}>  $at  by vertex, mm
+     * @param  array<int, array{int, int, int}>  $triangles
+     * @param  array<int, array{float, float, float}>  $at  by vertex, mm
      * @return array{float, int, int} mm, and the two triangles; 0 where nothing passes
      */
     public static function deepest(array $triangles, array $at): array
@@ -63,7 +63,7 @@ final class Passing
     /**
      * @param  array{int, int, int}  $edges  the triangle whose edges go through
      * @param  array{int, int, int}  $face
-     * @param  list<array{float, float, float}>  $at
+     * @param  array<int, array{float, float, float}>  $at
      */
     private static function through(array $edges, array $face, array $at): float
     {

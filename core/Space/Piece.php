@@ -17,11 +17,11 @@ final readonly class Piece
     private const CLOSE = 0.05;
 
     /**
-     * @param  list<list<array{float, float, float}>>  $at  by moment, by vertex: mm; x to the right, y up, z toward the
-     *     folder
-     * @param  list<int>  $rankStart  by cell: layers over it at the first moment, counted along its front: negative
-     *     where its front is up
-     * @param  list<int>  $rankEnd  by cell, at the last moment
+     * @param  array<int, array<int, array{float, float, float}>>  $at  by moment, by vertex: mm; x to the right, y up,
+     *     z toward the folder
+     * @param  array<int, int>  $rankStart  by cell: layers over it at the first moment, counted along its front:
+     *     negative where its front is up
+     * @param  array<int, int>  $rankEnd  by cell, at the last moment
      */
     public function __construct(
         public Mesh $mesh,
@@ -40,7 +40,7 @@ final readonly class Piece
     /**
      * Seen by a folder who has not turned the model over, as it was for what is done behind.
      *
-     * @param  list<float>  $axes  x of the upright axes, the latest last, mm
+     * @param  array<int, float>  $axes  x of the upright axes, the latest last, mm
      */
     public function turnedBack(array $axes): self
     {
@@ -115,15 +115,15 @@ final readonly class Piece
     /** How deep paper stands in other paper at the worst moment, mm. */
     public function depth(): float
     {
-        return max(array_map(
+        return max(0.0, ...array_map(
             fn (array $points): float => Passing::deepest($this->mesh->triangles, $points)[0],
             $this->at,
         ));
     }
 
     /**
-     * @param  list<int>  $faces  by cell
-     * @return list<int> by cell
+     * @param  array<int, int>  $faces  by cell
+     * @return array<int, int> by cell
      */
     public static function ranks(FoldedState $state, array $faces): array
     {
@@ -133,8 +133,8 @@ final readonly class Piece
     }
 
     /**
-     * @param  list<array{float, float, float}>  $one
-     * @param  list<array{float, float, float}>  $other
+     * @param  array<int, array{float, float, float}>  $one
+     * @param  array<int, array{float, float, float}>  $other
      */
     private static function farthest(array $one, array $other): float
     {

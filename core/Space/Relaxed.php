@@ -23,14 +23,15 @@ final class Relaxed
 
     private const RIDGE = 30.0;
 
-    /** How far a ridge opens on the way, as a share of half a turn. */
-    private const OPENS = 0.5;
-
-    /** Stiffness of bars and of one-sided rows: the first that does is taken. */
-    private const SETTINGS = [[1e4, 3e4], [3e4, 1e5], [1e4, 1e5], [1e5, 5e5]];
+    /**
+     * Stiffness of bars and of one-sided rows, and how far a ridge opens on the way as a share of half a turn; the
+     * first that does is taken. Measured on the library: most open by a quarter turn; a sandwiched tail wants less, a beak
+     * between wings more.
+     */
+    private const SETTINGS = [[1e4, 3e4, 0.5], [1e4, 3e4, 0.8], [1e4, 3e4, 0.15], [3e4, 1e5, 0.5], [1e4, 1e5, 0.5]];
 
     /**
-     * @param  list<list<array{float, float, float}>>  $frames  by moment, by vertex, mm; without the slide
+     * @param  array<int, array<int, array{float, float, float}>>  $frames  by moment, by vertex, mm; without the slide
      */
     private function __construct(
         public readonly array $frames,
@@ -45,8 +46,8 @@ final class Relaxed
     public static function ways(Passage $passage): iterable
     {
         if (Ridges::areIn($passage->mesh)) {
-            foreach (self::SETTINGS as [$bars, $rows]) {
-                yield self::of($passage, 'halves', $bars, $rows);
+            foreach (self::SETTINGS as $setting) {
+                yield self::of($passage, 'halves', ...$setting);
             }
 
             return;
@@ -56,7 +57,7 @@ final class Relaxed
         }
     }
 
-    private static function of(Passage $passage, string $mode, float $stiff, float $oneSided): self
+    private static function of(Passage $passage, string $mode, float $stiff, float $oneSided, float $opens): self
     {
         $mesh = $passage->mesh;
         $stacks = $mode === 'all' ? null : new Stacks($passage);
@@ -82,11 +83,11 @@ final class Relaxed
         );
         $course = new Continuation(
             $paper,
-            static function (float $t) use ($starts, $ends, $ridges): array {
+            static function (float $t) use ($starts, $ends, $ridges, $opens): array {
                 $targets = [];
                 foreach ($starts as $h => $start) {
                     $targets[] = isset($ridges[$h])
-                        ? $start * (1 - self::OPENS * sin(M_PI * $t))
+                        ? $start * (1 - $opens * sin(M_PI * $t))
                         : $start + ($ends[$h] - $start) * $t;
                 }
 
@@ -108,7 +109,7 @@ final class Relaxed
         );
     }
 
-    /** @return list<int> vertices that keep their place */
+    /** @return array<int, int> vertices that keep their place */
     private static function pinned(Passage $passage, bool $all): array
     {
         $cells = $passage->mesh->cells;
@@ -135,8 +136,8 @@ final class Relaxed
     }
 
     /**
-     * @param  list<int>  $nodeOf
-     * @param  list<bool>  $fixed
+     * @param  array<int, int>  $nodeOf
+     * @param  array<int, bool>  $fixed
      * @return array<int, array{float, float, float, float}> weak pulls on what stays, against drifting
      */
     private static function anchors(Passage $passage, array $nodeOf, array $fixed): array
@@ -156,7 +157,7 @@ final class Relaxed
     /**
      * The still corners of the ridge that turns inside out, and of the creases that go on from it in a line.
      *
-     * @param  list<int>  $nodeOf
+     * @param  array<int, int>  $nodeOf
      * @return array<int, array{float, float, float, float}>
      */
     private static function ridge(Passage $passage, array $nodeOf): array
@@ -181,10 +182,10 @@ final class Relaxed
     }
 
     /**
-     * @param  list<int>  $nodeOf  by vertex
-     * @param  list<bool>  $fixed  by node
-     * @return array{list<array{int, int, float}>, list<array{int, int, int, int, float}>, list<float>, list<float>,
-     *     array<int, true>} bars, hinges, angles before and after, ridges that open on the way
+     * @param  array<int, int>  $nodeOf  by vertex
+     * @param  array<int, bool>  $fixed  by node
+     * @return array{array<int, array{int, int, float}>, array<int, array{int, int, int, int, float}>,
+     *     array<int, float>, array<int, float>, array<int, true>} bars, hinges, angles before and after, ridges that open on the way
      */
     private static function parts(Mesh $mesh, array $nodeOf, array $fixed, bool $opens): array
     {
@@ -236,9 +237,9 @@ final class Relaxed
     }
 
     /**
-     * @param  list<array{float, float, float}>  $points  by vertex
-     * @param  list<int>  $nodeOf
-     * @return list<float> three numbers a node
+     * @param  array<int, array{float, float, float}>  $points  by vertex
+     * @param  array<int, int>  $nodeOf
+     * @return array<int, float> three numbers a node
      */
     private static function numbers(array $points, array $nodeOf, int $nodes): array
     {
@@ -251,9 +252,9 @@ final class Relaxed
     }
 
     /**
-     * @param  list<float>  $x
-     * @param  list<int>  $nodeOf
-     * @return list<array{float, float, float}> by vertex
+     * @param  array<int, float>  $x
+     * @param  array<int, int>  $nodeOf
+     * @return array<int, array{float, float, float}> by vertex
      */
     private static function points(array $x, array $nodeOf): array
     {

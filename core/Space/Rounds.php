@@ -15,8 +15,8 @@ use Cathedra\Core\Geometry\Point;
 final readonly class Rounds
 {
     /**
-     * @param  list<Part>  $parts
-     * @return list<int>|null  by part; null when two parts would have to wait for one another
+     * @param  array<int, Part>  $parts
+     * @return array<int, int>|null  by part; null when two parts would have to wait for one another
      */
     public static function of(Passage $passage, array $parts): ?array
     {

@@ -64,9 +64,9 @@ final readonly class Slide
     }
 
     /**
-     * @param  list<array{float, float, float}>  $points  mm
+     * @param  array<int, array{float, float, float}>  $points  mm
      * @param  float  $t  0 to 1
-     * @return list<array{float, float, float}>
+     * @return array<int, array{float, float, float}>
      */
     public function at(array $points, float $t): array
     {
@@ -87,7 +87,7 @@ final readonly class Slide
     /**
      * The longest way a point goes, mm.
      *
-     * @param  list<array{float, float, float}>  $points  mm
+     * @param  array<int, array{float, float, float}>  $points  mm
      */
     public function reach(array $points): float
     {

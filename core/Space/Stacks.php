@@ -16,24 +16,24 @@ use Cathedra\Core\Geometry\Polygon;
  */
 final class Stacks
 {
-    /** @var list<int> by vertex */
+    /** @var array<int, int> by vertex */
     public array $nodeOf;
 
     public int $nodes;
 
-    /** @var list<Row> by node: corners of what two cells of a stack have in common, where no corner of both lies */
+    /** @var array<int, Row> by node: corners of what two cells of a stack share, where no corner of both lies */
     public array $ties = [];
 
-    /** @var list<Row> by node: what lies over other paper must not go under it */
+    /** @var array<int, Row> by node: what lies over other paper must not go under it */
     public array $rows = [];
 
-    /** @var list<int|null> by cell: the half it belongs to */
+    /** @var array<int, int|null> by cell: the half it belongs to */
     public array $halfOf;
 
     /** @var array<int, int> by cell of a half: how many cells away from what moves */
     private array $away = [];
 
-    /** @var array{list<Polygon>, list<Polygon>} the cells as they lie before and after */
+    /** @var array{array<int, Polygon>, array<int, Polygon>} the cells as they lie before and after */
     private array $polygons;
 
     /** @var array{array<int, array<int, bool>>, array<int, array<int, bool>>} */
@@ -68,7 +68,7 @@ final class Stacks
         $this->rows = $this->oneSided();
     }
 
-    /** @return list<int|null> by cell */
+    /** @return array<int, int|null> by cell */
     private function halves(): array
     {
         $mesh = $this->passage->mesh;
@@ -123,7 +123,7 @@ final class Stacks
         return $half;
     }
 
-    /** @return list<array{int, int, Polygon}> neighbours that stay neighbours and move alike, and what they share */
+    /** @return array<int, array{int, int, Polygon}> neighbours that stay so and move alike, and what they share */
     private function pairs(): array
     {
         $pairs = [];
@@ -155,7 +155,8 @@ final class Stacks
         foreach ($layers[$i] as $k => $first) {
             if ($first === $over && ($layers[$k][$j] ?? null) === $over) {
                 $common ??= $this->polygons[$when][$i]->intersection($this->polygons[$when][$j]);
-                if ($this->polygons[$when][$k]->intersection($common)->area() > $this->passage->before->tolerance->area) {
+                $there = $this->polygons[$when][$k]->intersection($common)->area();
+                if ($there > $this->passage->before->tolerance->area) {
                     return true;
                 }
             }
@@ -177,7 +178,7 @@ final class Stacks
         }
     }
 
-    /** @return list<Row> */
+    /** @return array<int, Row> */
     private function oneSided(): array
     {
         if (! Ridges::areIn($this->passage->mesh)) {
@@ -189,7 +190,8 @@ final class Stacks
                 $motion = $this->passage->motionOf[$i];
                 if (
                     ! $over || $motion !== $this->passage->motionOf[$j] ||
-                    ! $this->passage->motions[$motion]->keepsOrientation() || ($this->layers[1][$i][$j] ?? false) !== true
+                    ! $this->passage->motions[$motion]->keepsOrientation() ||
+                    ($this->layers[1][$i][$j] ?? false) !== true
                 ) {
                     continue;
                 }
@@ -213,7 +215,7 @@ final class Stacks
      * Every corner of the upper half stays over the table, of the lower half under it, of both on it. Where paper of
      * the lower half lies over the upper one all the same, the piece farther from what moves is left to itself.
      *
-     * @return list<Row>
+     * @return array<int, Row>
      */
     public function sides(): array
     {

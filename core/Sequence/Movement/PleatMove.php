@@ -94,7 +94,10 @@ final readonly class PleatMove implements Movement
         // seen on the flap, which has turned over: a mountain of the sheet
         $after = $this->fold($state, $line, array_keys($faces), $this->valleyFirst, $label);
 
-        return new Made($after, $grip, $line->reflected($tip), $first->line, between: $this->insideCrimp === null ? [$state] : []);
+        // a crimp is done at once
+        $between = $this->insideCrimp === null ? [$state] : [];
+
+        return new Made($after, $grip, $line->reflected($tip), $first->line, between: $between);
     }
 
     public function says(Change $change): Saying

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Space;
+
+use Cathedra\Core\Sequence\Combinations;
+use Cathedra\Core\Sequence\FoldedModel;
+use Cathedra\Core\Space\MotionDocument;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Support\Folds;
+use Tests\Support\MotionJudge;
+
+/** Every step of every model by every way moves as paper can, or is shown as a still. */
+final class MotionTest extends TestCase
+{
+    /** No way was found: a tip pushed into a closed pocket, and sides of a pyramid turned in under one another. */
+    private const STILLS = [
+        'bookmark' => ['tuck'],
+        'drinking-cup' => ['tuck'],
+        'square-pyramid' => ['inside-reverse', 'repeat'],
+        'waterbomb' => ['tuck', 'repeat'],
+    ];
+
+    /** @return iterable<string, array{string}> */
+    public static function models(): iterable
+    {
+        foreach (Folds::slugs() as $slug) {
+            yield $slug => [$slug];
+        }
+    }
+
+    #[DataProvider('models')]
+    public function testEveryStepIsAMotionOfPaper(string $slug): void
+    {
+        $seen = [];
+        foreach (Combinations::of(Folds::library($slug)->sequence->routes) as $ways) {
+            $this->judge(Folds::library($slug, $ways), $seen, self::STILLS[$slug] ?? []);
+        }
+        self::assertNotSame([], $seen);
+    }
+
+    /**
+     * @param  array<string, true>  $seen  steps judged already by another way
+     * @param  list<string>  $stills
+     */
+    private function judge(FoldedModel $model, array &$seen, array $stills): void
+    {
+        foreach ($model->steps as $step) {
+            $key = md5(serialize([$step->step->kind, $step->before->placements, $step->after->placements,
+                $step->before->pattern->faces, count($step->stages)]));
+            if (isset($seen[$key])) {
+                continue;
+            }
+            $seen[$key] = true;
+            $name = "{$model->sequence->slug} {$step->step->number} {$step->step->kind->value}";
+            $document = MotionDocument::of($model, $step->step->number);
+            self::assertNotNull($document);
+            $frames = $document['file_frames'];
+            if (isset($frames[0]['cathedra:still'])) {
+                self::assertTrue(
+                    $step->stages === [] || in_array($step->step->kind->value, $stills, true),
+                    "$name has a motion",
+                );
+
+                continue;
+            }
+            $side = $document['cathedra:side_mm'];
+            $worst = MotionJudge::worst($frames, $side);
+            self::assertLessThanOrEqual(0.02, $worst['strain'], "$name: strain");
+            self::assertLessThanOrEqual(0.15, $worst['jump'], "$name: jump");
+            self::assertLessThanOrEqual(0.005, $worst['depth'], "$name: paper in paper");
+            self::assertLessThan(0.01 * $side, MotionJudge::away($frames[0], $step->before), "$name: begins");
+            self::assertLessThan(
+                0.01 * $side,
+                MotionJudge::away($frames[count($frames) - 1], $step->after),
+                "$name: ends",
+            );
+            self::assertSame([0.0, 1.0], [
+                (float) $frames[0]['cathedra:t'],
+                (float) $frames[count($frames) - 1]['cathedra:t'],
+            ]);
+        }
+    }
+
+    /** The judge itself: what is pushed through, stretched or too quick is found. */
+    public function testTheJudgeFindsWhatIsWrong(): void
+    {
+        $frames = MotionDocument::of(Folds::library('house'), 1)['file_frames'] ?? [];
+        self::assertGreaterThan(5, count($frames));
+        $quick = MotionJudge::worst([$frames[0], $frames[count($frames) - 1]], 150.0);
+        self::assertGreaterThan(0.9, $quick['jump']);
+        $stretched = $frames[3];
+        $stretched['vertices_coords'][0][0] += 10.0;
+        self::assertGreaterThan(0.05, MotionJudge::worst([$stretched], 150.0)['strain']);
+        $through = $frames[0];
+        $through['vertices_coords'] = [[0, 0, 0], [30, 0, 0], [0, 30, 0], [5, 5, -4], [8, 5, 6], [5, 9, 6]];
+        $through['cathedra:vertices_sheet'] = [[0, 0], [30, 0], [0, 30], [50, 0], [60, 0], [50, 10]];
+        $through['faces_vertices'] = [[0, 1, 2], [3, 4, 5]];
+        self::assertGreaterThan(0.01, MotionJudge::worst([$through], 150.0)['depth']);
+    }
+}
