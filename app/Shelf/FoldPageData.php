@@ -13,6 +13,8 @@ use App\Support\Api\Shape;
         'pictures' => ['[]' => [
             'show' => ['before', 'halfway', 'after', 'elsewhere'],
             'model' => 'string',
+            'slug' => 'string',
+            'ways' => '{string}',
             'step' => 'integer',
             'drawing' => '#Drawing',
         ]],
@@ -36,7 +38,8 @@ use App\Support\Api\Shape;
 final readonly class FoldPageData
 {
     /**
-     * @param  list<array{show: string, model: string, step: int, drawing: array<string, mixed>}>  $pictures
+     * @param  list<array{show: string, model: string, slug: string, ways: object, step: int,
+     *     drawing: array<string, mixed>}>  $pictures
      * @param  list<array<string, mixed>>  $two_sides
      * @param  list<array{slug: string, title: string, difficulty: int, ways: object, way: string|null,
      *     steps: list<int>}>  $taught_in

@@ -148,7 +148,10 @@ final readonly class FoldShelf
         return $steps;
     }
 
-    /** @return list<array{show: string, model: string, step: int, drawing: array<string, mixed>}> */
+    /**
+     * @return list<array{show: string, model: string, slug: string, ways: object, step: int,
+     *     drawing: array<string, mixed>}>
+     */
     private function pictures(string $kind): array
     {
         $steps = $this->examples($kind);
@@ -160,24 +163,21 @@ final readonly class FoldShelf
         $others = array_filter($steps, static fn (array $s): bool => $s['slug'] !== $first['slug']);
         $other = $others === [] ? null : $others[array_key_last($others)];
         $of = $this->step($first);
-        $title = $first['title'];
-        $pictures = [
-            ['show' => 'before', 'model' => $title, 'step' => $of->number, 'drawing' => $of->before],
-            ...$of->halfway === null
-                ? []
-                : [['show' => 'halfway', 'model' => $title, 'step' => $of->number, 'drawing' => $of->halfway]],
-            ['show' => 'after', 'model' => $title, 'step' => $of->number, 'drawing' => $of->after],
+        $show = fn (string $what, array $drawing, array $at): array => [
+            'show' => $what,
+            'model' => $at['title'],
+            'slug' => $at['slug'],
+            'ways' => (object) $at['ways'],
+            'step' => $at['number'],
+            'drawing' => $drawing,
         ];
-        if ($other !== null) {
-            $pictures[] = [
-                'show' => 'elsewhere',
-                'model' => $other['title'],
-                'step' => $other['number'],
-                'drawing' => $this->step($other)->before,
-            ];
-        }
 
-        return $pictures;
+        return [
+            $show('before', $of->before, $first),
+            ...$of->halfway === null ? [] : [$show('halfway', $of->halfway, $first)],
+            $show('after', $of->after, $first),
+            ...$other === null ? [] : [$show('elsewhere', $this->step($other)->before, $other)],
+        ];
     }
 
     /** @param  array{slug: string, number: int, ways: array<string, string>}  $at */

@@ -35,6 +35,12 @@ final class ModelController extends Controller
         return $this->svg($svg ?? abort(404), "$model-$step");
     }
 
+    /** How one step moves. */
+    public function motion(Request $request, Motions $motions, string $model, int $step): JsonResponse
+    {
+        return response()->json($motions->of($model, $this->ways($request, $model), $step) ?? abort(404));
+    }
+
     /** The crease pattern as SVG. */
     public function pattern(Request $request, Pictures $pictures, string $model): Response
     {

@@ -10,6 +10,15 @@ use App\Support\Api\Reads;
 // What the HTTP API says of this room; docs/api/openapi.json is made from it (php artisan cathedra:openapi).
 #[Reads('/models', 'models', 'easiest first', '#ModelSummary[]')]
 #[Reads('/models/{model}', 'model', 'with all steps', '#ModelData', query: ['ways?' => ''])]
+#[
+    Reads(
+        '/models/{model}/steps/{step}/motion',
+        'motion',
+        'how one step moves; worked out when it is first asked for',
+        '#MotionData',
+        query: ['ways?' => ''],
+    ),
+]
 #[Reads('/folds', 'folds', 'every kind of fold', '#FoldData[]')]
 #[
     Reads('/fold-pictures', 'foldPictures', 'a picture for each kind that the shelf teaches', [

@@ -14,9 +14,15 @@ final class WarmCommand extends Command
     private const PROCESSES = 2;
 
     protected $signature = 'cathedra:warm {--usual : only the usual ways}
+        {--motions : how every step of the usual ways moves}
         {--part= : only every second model, from this one on (0 or 1)}';
 
     protected $description = 'Fold the library ahead of the first visitor';
+
+    public function __construct(private readonly Motions $motions)
+    {
+        parent::__construct();
+    }
 
     public function handle(ModelShelf $shelf, FoldCatalogue $folds): int
     {
@@ -31,6 +37,7 @@ final class WarmCommand extends Command
             $process = new Process([
                 PHP_BINARY, 'artisan', 'cathedra:warm', "--part=$other", '--quiet',
                 ...$this->option('usual') === true ? ['--usual'] : [],
+                ...$this->option('motions') === true ? ['--motions'] : [],
             ], base_path());
             $process->setTimeout(null);
             $process->start();
@@ -38,6 +45,9 @@ final class WarmCommand extends Command
         }
         $this->fold($shelf, 0);
         array_map(static fn (Process $process): int => $process->wait(), $others);
+        if ($this->option('motions') === true) {
+            return self::SUCCESS;
+        }
         $this->option('usual') === true || $folds->entries(); // reads every option, and folds what is left
         $shelf->allAsJson();
         $shelf->prime();
@@ -54,8 +64,12 @@ final class WarmCommand extends Command
         ));
         $bar = $this->output->createProgressBar(count($slugs));
         foreach ($slugs as $slug) {
-            foreach ($this->option('usual') === true ? [[]] : $shelf->combinations($slug) as $ways) {
-                $shelf->model($slug, $ways);
+            $usual = $this->option('usual') === true || $this->option('motions') === true;
+            foreach ($usual ? [[]] : $shelf->combinations($slug) as $ways) {
+                $steps = $shelf->model($slug, $ways)->steps;
+                foreach ($this->option('motions') === true ? $steps : [] as $step) {
+                    $this->motions->of($slug, $ways, $step->number);
+                }
             }
             $bar->advance();
         }

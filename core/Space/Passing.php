@@ -6,8 +6,8 @@ namespace Cathedra\Core\Space;
 
 /**
  * How deep paper stands in other paper at one moment: the edges of every triangle against every other triangle. Depth
- * is the least of: how far either end of the edge is from the other's plane, and how far the place where it goes through
- * lies from that triangle's rim; what only touches has none.
+ * is the least of: how far either end of the edge is from the other's plane, and how far the place where it goes
+ * through lies from that triangle's rim; what only touches has none.
  */
 final class Passing
 {

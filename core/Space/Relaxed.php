@@ -25,8 +25,8 @@ final class Relaxed
 
     /**
      * Stiffness of bars and of one-sided rows, and how far a ridge opens on the way as a share of half a turn; the
-     * first that does is taken. Measured on the library: most open by a quarter turn; a sandwiched tail wants less, a beak
-     * between wings more.
+     * first that does is taken. Measured on the library: most open by a quarter turn; a sandwiched tail wants less, a
+     * beak between wings more.
      */
     private const SETTINGS = [[1e4, 3e4, 0.5], [1e4, 3e4, 0.8], [1e4, 3e4, 0.15], [3e4, 1e5, 0.5], [1e4, 1e5, 0.5]];
 
@@ -185,7 +185,8 @@ final class Relaxed
      * @param  array<int, int>  $nodeOf  by vertex
      * @param  array<int, bool>  $fixed  by node
      * @return array{array<int, array{int, int, float}>, array<int, array{int, int, int, int, float}>,
-     *     array<int, float>, array<int, float>, array<int, true>} bars, hinges, angles before and after, ridges that open on the way
+     *     array<int, float>, array<int, float>, array<int, true>} bars, hinges, angles before and after, ridges
+     *     that open on the way
      */
     private static function parts(Mesh $mesh, array $nodeOf, array $fixed, bool $opens): array
     {

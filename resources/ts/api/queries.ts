@@ -35,6 +35,26 @@ export function useModel(slug: MaybeRefOrGetter<string | undefined>, ways: Maybe
   })
 }
 
+/** How one step of a model moves; asked for only when it is wanted, for it may have to be worked out first. */
+export function useMotion(
+  slug: MaybeRefOrGetter<string>,
+  ways: MaybeRefOrGetter<Ways>,
+  step: MaybeRefOrGetter<number>,
+  wanted: MaybeRefOrGetter<boolean>,
+) {
+  return useQuery({
+    queryKey: ['motion', slug, ways, step],
+    queryFn: () =>
+      answer(
+        client.GET('/api/models/{model}/steps/{step}/motion', {
+          params: { path: { model: toValue(slug), step: String(toValue(step)) }, query: { ways: toValue(ways) } },
+        }),
+      ),
+    enabled: computed(() => toValue(wanted)),
+    staleTime: Infinity,
+  })
+}
+
 /** What a teacher says of every kind of fold. */
 export const useFolds = () =>
   useQuery({ queryKey: ['folds'], queryFn: () => answer(client.GET('/api/folds')), staleTime: Infinity })

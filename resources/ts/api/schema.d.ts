@@ -613,6 +613,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/models/{model}/steps/{step}/motion": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["motion"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/folds": {
         parameters: {
             query?: never;
@@ -1426,6 +1442,10 @@ export interface components {
                 /** @enum {string} */
                 show: "before" | "halfway" | "after" | "elsewhere";
                 model: string;
+                slug: string;
+                ways: {
+                    [key: string]: string;
+                };
                 step: number;
                 drawing: components["schemas"]["Drawing"];
             }[];
@@ -1549,6 +1569,22 @@ export interface components {
         };
         ModelSummary: components["schemas"]["ModelFacts"] & {
             picture: components["schemas"]["Drawing"];
+        };
+        MotionData: {
+            /** @description How a step moves, packed for a screen; docs/space.md says how it is read. */
+            step: number;
+            /** @description the shorter side of the sheet, mm */
+            side: number;
+            /** @description one after the other; none: the step has no motion, or none was found */
+            pieces: {
+                corners: number[];
+                ranks: number[];
+                ranks_end: number[];
+                lines: number[];
+                vertices: number;
+                moments: number;
+                at: string;
+            }[];
         };
         /** @description A crease pattern somebody brought, folded and checked. mm. */
         PatternData: {
@@ -2938,6 +2974,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ModelData"];
+                };
+            };
+        };
+    };
+    motion: {
+        parameters: {
+            query?: {
+                /** @description the way taken, by route */
+                ways?: components["parameters"]["Ways"];
+            };
+            header?: never;
+            path: {
+                model: string;
+                step: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description how one step moves; worked out when it is first asked for */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MotionData"];
                 };
             };
         };

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useFold, useFoldStanding } from '../api/queries'
 import AskState from '../parts/AskState.vue'
 import FoldPicture from '../parts/FoldPicture.vue'
+import MotionDialog, { type Shown } from '../space/MotionDialog.vue'
 import { useAskedGroup } from './askedGroup'
 import TaughtIn from './TaughtIn.vue'
 
@@ -26,6 +27,15 @@ const far = computed(() => {
   if (s.alone + s.helped === 0) return t('folds.nobody', of)
   return s.helped > 0 ? t('folds.standHelp', of) : t('folds.stand', of)
 })
+/** The step that is shown in motion: the one its pictures are of. */
+const moving = ref<Shown>()
+const example = computed(() => page.data.value?.pictures[0])
+function see() {
+  const { step: number, drawing } = example.value ?? {}
+  if (fold.value && number !== undefined && drawing) {
+    moving.value = { number, name: fold.value.name, sentence: fold.value.what, drawing }
+  }
+}
 const short = (kind: string) => {
   const s = stand(kind)
   if (!s || s.of === 0) return ''
@@ -52,6 +62,10 @@ const short = (kind: string) => {
         </li>
       </ol>
       <p v-else class="quiet">{{ t('folds.noPicture') }}</p>
+      <p v-if="example && fold.is_fold">
+        <button type="button" class="move" @click="see">{{ t('motion.see') }}</button>
+      </p>
+      <MotionDialog v-if="example" v-model="moving" :slug="example.slug" :ways="example.ways" />
       <div class="three">
         <div v-for="key in ['hold', 'press', 'stop'] as const" :key="key" class="rule">
           <h2>{{ t(`folds.${key}`) }}</h2>
@@ -127,6 +141,7 @@ h1 { font-size: 2.8rem; font-weight: 800; }
 .strip li { padding: 18px 14px 10px; background: linear-gradient(90deg, #fdfcf8 60%, #ebe9df); text-align: center; }
 .strip li:nth-child(even) { background: linear-gradient(90deg, #e3e1d7, #f7f5ee 60%); }
 .picture { height: 210px; }
+.move { background: var(--ink); color: white; font-weight: 650; min-height: 44px; padding: 0 18px; }
 .three { display: grid; grid-template-columns: repeat(3, 1fr); gap: 22px; }
 .wrong { display: grid; grid-template-columns: repeat(auto-fit, minmax(240px, 1fr)); gap: 14px 22px; margin: 8px 0 0; }
 .wrong > div { background: var(--paper); border: 2px dashed var(--warn); padding: 12px 16px; }

@@ -6,6 +6,7 @@ import type { Ways } from '../api/client'
 import { useModel, useModels } from '../api/queries'
 import AskState from '../parts/AskState.vue'
 import FoldPicture from '../parts/FoldPicture.vue'
+import MotionDialog, { type Shown } from '../space/MotionDialog.vue'
 import SizeReckoner from './SizeReckoner.vue'
 import StringReckoner from './StringReckoner.vue'
 import WaysOfTeaching from './WaysOfTeaching.vue'
@@ -39,6 +40,7 @@ const get = (path: string, more = '') =>
 
 /** The easiest other model that teaches a fold. */
 const teacher = (kind: string) => (models.data.value ?? []).find((m) => m.slug !== props.slug && m.kinds.includes(kind))
+const moving = ref<Shown>()
 const choose = (route: string, way: string) => {
   ways.value = { ...ways.value, [route]: way }
 }
@@ -157,6 +159,9 @@ const choose = (route: string, way: string) => {
           <code v-for="line in step.raw" :key="line">{{ line }}<br /></code>
         </details>
         <p class="take">
+          <button type="button" class="move" @click="moving = { ...step, drawing: step.before }">
+            {{ t('motion.see') }}
+          </button>
           <a :href="get(`steps/${step.number}.svg`)">{{ t('shelf.stepSvg') }}</a>
           <a :href="get('fold', `step=${step.number}`)">{{ t('shelf.stepFold') }}</a>
         </p>
@@ -167,6 +172,7 @@ const choose = (route: string, way: string) => {
         <p>{{ model.data.value.end_checks.join(' ') }}</p>
       </li>
     </ol>
+    <MotionDialog v-model="moving" :slug="slug" :ways="ways" v-bind="colours" />
     <section class="hints">
       <div v-for="list in lists" :key="list.key" class="rule">
         <h2>{{ t(`shelf.${list.key}`) }}</h2>
@@ -222,7 +228,11 @@ h1 { font-size: 2.8rem; font-weight: 800; }
   box-shadow: 0 0 0 1.5px var(--ink);
 }
 .why { font-size: 0.92rem; border-left: 4px solid var(--now); padding-left: 8px; }
-.take { display: flex; gap: 14px; margin-top: auto; padding-top: 6px; font-size: 0.85rem; }
+.take { display: flex; flex-wrap: wrap; gap: 4px 14px; align-items: center; margin-top: auto; padding-top: 6px; font-size: 0.85rem; }
+.move {
+  background: var(--ink); color: white; font-weight: 650; min-height: 44px; padding: 0 14px; font-size: 0.95rem;
+  white-space: nowrap;
+}
 code { font-size: 0.8rem; }
 .hints { display: grid; grid-template-columns: repeat(auto-fit, minmax(210px, 1fr)); gap: 24px; margin-top: 28px; }
 .hints p { margin-top: 6px; }

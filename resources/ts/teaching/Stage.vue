@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
 import { onKeyStroke, useMediaQuery } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { useFolds, useLesson, useProgramme } from '../api/queries'
@@ -11,6 +11,7 @@ import { typing } from '../parts/typing'
 import RefusedDeeds from './RefusedDeeds.vue'
 import SeatPlan from './SeatPlan.vue'
 import StepGuidance from './StepGuidance.vue'
+import StepShown from './StepShown.vue'
 import StepThread from './StepThread.vue'
 import { useStage } from './useStage'
 
@@ -30,14 +31,21 @@ const model = computed(() => programme.at(at.value ?? 0))
 const step = computed(() => programme.steps.value[(at.value ?? 0) - 1])
 const folds = useFolds()
 const guidance = computed(() => folds.data.value?.find((fold) => fold.kind === step.value?.kind))
-/** Opened by itself at a hard moment, where there is room; the lead opens and closes it anywhere. */
-const wide = useMediaQuery('(min-width: 1001px)')
+/** Opened by itself at a hard moment, where there is room for it and the picture; the lead opens and closes it anywhere. */
+const wide = useMediaQuery('(min-width: 1001px) and (min-height: 900px)')
 const guided = ref(false)
 watch(
   () => step.value?.number,
   () => { guided.value = (step.value?.hard ?? false) && wide.value },
   { immediate: true },
 )
+/** The step's picture, which moves: its keys work on the whole stage. */
+const picture = useTemplateRef<InstanceType<typeof StepShown>>('picture')
+/** The model, its ways, and the number by which it knows the step. */
+const own = computed(() => {
+  const of = (lesson.data.value?.models ?? []).filter((m) => m.first <= (at.value ?? 0)).at(-1)
+  return of && { slug: of.slug, ways: of.ways, number: (at.value ?? 0) - of.first + 1 }
+})
 const dark = ref(false)
 const mode = ref<'done' | 'help'>('done')
 const shown = ref(0)
@@ -78,6 +86,10 @@ function go(to: number) {
   shown.value++
   stage.go(at.value === 0 && to === 1 && prepared.value ? prepared.value.number + 1 : to)
 }
+/** Shows the step again: from its beginning, in motion where it was in motion. */
+function showAgain() {
+  if (!picture.value?.replay()) shown.value++
+}
 function tap(learner: number) {
   stage.mark(learner, mode.value)
   mode.value = 'done'
@@ -103,7 +115,7 @@ const keys: Record<string, () => void> = {
   PageDown: () => go((at.value ?? 0) + 1),
   ArrowLeft: () => go((at.value ?? 0) - 1),
   PageUp: () => go((at.value ?? 0) - 1),
-  r: () => { shown.value++ },
+  r: showAgain,
   b: () => { dark.value = !dark.value },
   f: () => { guided.value = !guided.value },
   u: stage.undo,
@@ -113,7 +125,8 @@ const keys: Record<string, () => void> = {
 }
 onKeyStroke((event) => {
   if (typing(event)) return
-  const act = keys[event.key.length === 1 ? event.key.toLowerCase() : event.key]
+  const key = event.key.length === 1 ? event.key.toLowerCase() : event.key
+  const act = keys[key] ?? picture.value?.keys()[key]
   if (act) {
     event.preventDefault()
     act()
@@ -188,34 +201,7 @@ const LONG = 90
         <h1 aria-live="polite" :class="{ long: step.sentence.length > LONG }">
           <span class="fold">{{ step.number }} {{ step.name }}.</span> {{ step.sentence }}
         </h1>
-        <div :key="shown" class="pictures" :class="{ three: step.halfway }">
-          <div class="picture big"><FoldPicture :drawing="step.before" :title="step.sentence" /></div>
-          <div v-if="step.halfway" class="picture">
-            <FoldPicture :drawing="step.halfway" :title="t('stage.halfway')" />
-          </div>
-          <div class="picture"><FoldPicture :drawing="step.after" :title="t('stage.after')" /></div>
-          <div v-if="step.close_up" class="close">
-            <FoldPicture :drawing="step.close_up" :title="t('stage.closeUp')" />
-          </div>
-        </div>
-        <div class="must">
-          <div>
-            <h2>{{ t('stage.true') }}</h2>
-            <p>{{ step.look.join(' ') }}</p>
-          </div>
-          <div v-if="step.because || step.stop">
-            <h2>{{ t(step.hard ? 'stage.hard' : 'stage.because') }}</h2>
-            <p>{{ [step.because, step.stop].filter(Boolean).join(' ') }}</p>
-          </div>
-          <div v-if="step.note">
-            <h2>{{ t('stage.note') }}</h2>
-            <p>{{ step.note }}</p>
-          </div>
-          <div v-if="step.warn_ahead">
-            <h2>{{ t('stage.ahead') }}</h2>
-            <p>{{ step.warn_ahead }}</p>
-          </div>
-        </div>
+        <StepShown v-if="own" :key="shown" ref="picture" :step="step" v-bind="own" />
         <StepGuidance v-if="guidance" v-model:open="guided" :fold="guidance" :stops="!!step.stop" />
       </template>
       <template v-else
@@ -255,7 +241,7 @@ const LONG = 90
         <b>{{ t('stage.back2') }}</b
         ><span>{{ t('stage.backKey') }}</span>
       </button>
-      <button type="button" @click="shown++">
+      <button type="button" @click="showAgain">
         <b>{{ t('stage.again') }}</b
         ><span>R</span>
       </button>

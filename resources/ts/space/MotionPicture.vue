@@ -1,0 +1,194 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { computed, nextTick, onBeforeUnmount, ref, shallowRef, useId, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Drawing, Ways } from '../api/client'
+import { useMotion } from '../api/queries'
+import FoldPicture from '../parts/FoldPicture.vue'
+import { unpack } from './moments'
+import type { PaperScene } from './PaperScene'
+import { usePlayer } from './usePlayer'
+
+/** A step's picture that can move: still until it is played, then paper in space that can be turned. */
+const props = withDefaults(
+  defineProps<{
+    slug: string
+    /** of the model itself, not of the lesson */
+    step: number
+    ways?: Ways
+    drawing: Drawing
+    title: string
+    front?: string
+    back?: string
+    /** asks for the motion before anybody plays it */
+    ahead?: boolean
+  }>(),
+  { ways: () => ({}), front: '#0E6E7C', back: '#FDFCF8' },
+)
+const emit = defineEmits<{ moves: [boolean] }>()
+const { t } = useI18n()
+/** Radians: how far the model is tipped while it plays, and a turn by key. */
+const TIP = 0.5
+const TURN = Math.PI / 12
+
+const wanted = ref(false)
+const motion = useMotion(
+  () => props.slug,
+  () => props.ways,
+  () => props.step,
+  () => wanted.value || props.ahead,
+)
+const pieces = computed(() => (motion.data.value?.pieces ?? []).map(unpack))
+const moves = computed(() => (motion.data.value ? pieces.value.length > 0 : undefined))
+watch(moves, (is) => { if (is !== undefined) emit('moves', is) }, { immediate: true })
+const { share, playing, slowly, play, stop } = usePlayer(() =>
+  pieces.value.reduce((sum, piece) => sum + piece.moments - 1, 0),
+)
+
+const canvas = ref<HTMLCanvasElement>()
+const { width, height } = useElementSize(canvas)
+const scene = shallowRef<PaperScene>()
+const failed = ref(false)
+const shown = computed(() => wanted.value && moves.value === true && !failed.value)
+const yaw = ref(0)
+const pitch = ref(0)
+const fromBehind = computed(() => Math.cos(yaw.value) < 0)
+
+function close() {
+  stop()
+  scene.value?.dispose()
+  scene.value = undefined
+}
+watch(
+  () => [props.slug, props.step, props.ways],
+  () => {
+    close()
+    wanted.value = false
+    share.value = yaw.value = pitch.value = 0
+  },
+)
+onBeforeUnmount(close)
+
+/** Opens the scene, if it is not open; false where there is nothing that moves. */
+async function open(): Promise<boolean> {
+  wanted.value = true
+  if (!motion.data.value) await motion.suspense()
+  if (scene.value || failed.value || moves.value !== true) return scene.value !== undefined
+  const { PaperScene: Opened } = await import('./PaperScene')
+  await nextTick()
+  if (!canvas.value) return false
+  try {
+    scene.value = new Opened(canvas.value, pieces.value, motion.data.value?.side ?? 150, {
+      front: props.front,
+      back: props.back,
+    })
+  } catch {
+    failed.value = true
+  }
+  return scene.value !== undefined
+}
+async function toggle() {
+  if (playing.value) return stop()
+  if (await open()) {
+    if (pitch.value === 0 && yaw.value === 0) pitch.value = TIP
+    play()
+  }
+}
+async function turnTo(across: number, up: number) {
+  if (!(await open())) return
+  yaw.value += across
+  pitch.value = Math.max(-Math.PI / 2, Math.min(Math.PI / 2, pitch.value + up))
+}
+const behind = () => turnTo(Math.PI, 0)
+async function slide(event: Event) {
+  stop()
+  const to = Number((event.target as HTMLInputElement).value)
+  if (await open()) share.value = to
+}
+let held: { x: number; y: number } | undefined
+function grab(event: PointerEvent) {
+  held = { x: event.clientX, y: event.clientY }
+  ;(event.target as HTMLElement).setPointerCapture(event.pointerId)
+}
+function drag(event: PointerEvent) {
+  if (!held) return
+  void turnTo(-(event.clientX - held.x) / 120, (event.clientY - held.y) / 120)
+  held = { x: event.clientX, y: event.clientY }
+}
+watch([scene, share, yaw, pitch, width, height], () => { scene.value?.draw(share.value, yaw.value, pitch.value) })
+
+/** What keys do; the screen that shows it listens. */
+const keys: Record<string, () => void> = {
+  p: () => void toggle(),
+  o: () => { slowly.value = !slowly.value },
+  v: () => void behind(),
+  j: () => void turnTo(-TURN, 0),
+  k: () => void turnTo(TURN, 0),
+  i: () => void turnTo(0, TURN),
+  m: () => void turnTo(0, -TURN),
+}
+/** Plays it again from the beginning; false where it has not been opened. */
+function replay(): boolean {
+  if (!scene.value) return false
+  share.value = 0
+  play()
+  return true
+}
+defineExpose({ keys, replay })
+const name = useId()
+</script>
+
+<template>
+  <figure class="motion">
+    <div class="seen">
+      <canvas
+        v-if="shown"
+        v-show="scene"
+        ref="canvas"
+        role="img"
+        :aria-label="t('motion.of', { title, n: Math.round(share * 100) })"
+        @pointerdown="grab"
+        @pointermove="drag"
+        @pointerup="held = undefined"
+        @pointercancel="held = undefined"></canvas>
+      <FoldPicture v-if="!scene" :drawing="drawing" :title="title" :front="front" :back="back" />
+    </div>
+    <figcaption v-if="moves !== false && !failed" class="controls">
+      <button type="button" class="play" :aria-pressed="playing" @click="toggle">
+        {{ t(playing ? 'motion.stop' : wanted && motion.isFetching.value ? 'motion.coming' : 'motion.play') }}
+        <kbd class="key">P</kbd>
+      </button>
+      <input
+        :id="name"
+        type="range"
+        min="0"
+        max="1"
+        step="0.01"
+        :value="share"
+        :aria-label="t('motion.where')"
+        @input="slide" />
+      <button type="button" :aria-pressed="slowly" @click="slowly = !slowly">
+        {{ t('motion.slow') }} <kbd class="key">O</kbd>
+      </button>
+      <button type="button" :aria-pressed="fromBehind" @click="behind">
+        {{ t(fromBehind ? 'motion.front' : 'motion.behind') }} <kbd class="key">V</kbd>
+      </button>
+    </figcaption>
+    <figcaption v-else-if="wanted" class="quiet" role="status">
+      {{ t(failed ? 'motion.noGraphics' : 'motion.none') }}
+    </figcaption>
+  </figure>
+</template>
+
+<style scoped>
+.motion { margin: 0; height: 100%; display: grid; grid-template-rows: minmax(0, 1fr) auto; gap: 10px; }
+.seen { position: relative; min-height: 0; filter: drop-shadow(0 5px 6px rgb(23 37 45 / 0.2)); }
+canvas { position: absolute; inset: 0; width: 100%; height: 100%; touch-action: none; cursor: grab; }
+.controls { display: flex; flex-wrap: wrap; gap: 8px; align-items: center; }
+.controls button {
+  min-height: 44px; padding: 0 12px; font-size: 0.95rem; background: var(--ink); color: white; font-weight: 650; white-space: nowrap;
+}
+.controls button[aria-pressed='true'] { background: var(--tide); }
+.controls input { flex: 1; min-width: 60px; height: 44px; accent-color: var(--tide); }
+.key { font-size: 0.8em; }
+</style>

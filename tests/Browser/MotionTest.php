@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys;
+
+/** Steps in motion: on the stage by keys, on the model's page, on a fold's page. */
+final class MotionTest extends BrowserTestCase
+{
+    public function testAStepIsPlayedStoppedTurnedAndLeft(): void
+    {
+        $b = $this->browser;
+        $lesson = $this->lesson(['Ada', 'Bram'], 'crane');
+        $this->post("/api/lessons/$lesson/events", 'moved', ['step' => 10]);
+        $b->visit("/lessons/$lesson/teach")->saying('10 Petal fold', 'h1');
+        self::assertCount(1, $this->all('.large svg'), 'a still picture until it is played');
+        $b->press('p')->saying('Stop', 'button');
+        $b->until(fn (): bool => $this->all('.large canvas') !== [], 'nothing moves');
+        $b->until(fn (): bool => $this->percent() > 0, 'it does not go on');
+        $b->until(fn (): bool => $this->percent() === 100, 'it does not come to its end');
+        $b->saying('Play', 'button');
+        $b->press('v')->saying('Front view', 'button');
+        $b->press('v')->saying('Back view', 'button');
+        $b->press('r');
+        $b->until(fn (): bool => $this->percent() < 100, 'R does not show it again');
+        // the slider stops it where it is put
+        $b->driver->executeScript('const i = document.querySelector(".motion input"); i.value = 0.4;'
+            .'i.dispatchEvent(new Event("input"))');
+        $b->until(fn (): bool => $this->percent() === 40, 'the slider does not set it');
+        self::assertSame(0, $this->changes(), 'it stands where it was put');
+        $b->press(WebDriverKeys::ARROW_RIGHT)->saying('11 Repeat', 'h1');
+        $b->until(fn (): bool => $this->all('.large canvas') === [], 'the next step begins as a still');
+        $b->visit("/lessons/$lesson/teach")->saying('11 Repeat', 'h1'); // after a reload
+        $b->press('p')->saying('Stop', 'button');
+    }
+
+    public function testOnASlowLineThePictureStandsUntilItMoves(): void
+    {
+        $b = $this->browser;
+        $lesson = $this->lesson(['Ada'], 'house');
+        $this->post("/api/lessons/$lesson/events", 'moved', ['step' => 4]);
+        $b->visit("/lessons/$lesson/teach")->saying('4 Squash', 'h1');
+        $b->network(false, 900);
+        $b->press('p');
+        self::assertCount(1, $this->all('.large svg'), 'the still stands while the motion comes');
+        $b->until(fn (): bool => $this->all('.large canvas') !== [] && $this->percent() > 0, 'it never comes');
+        $b->network(false, 0);
+    }
+
+    public function testAModelsPageShowsAnyStepAndSaysWhereNoneIsShown(): void
+    {
+        $b = $this->browser;
+        $this->signIn();
+        $b->visit('/shelf/bookmark')->saying('Corner bookmark', 'h1');
+        $buttons = static fn (int $n): string => "document.querySelectorAll('.move')[$n].click()";
+        $b->driver->executeScript($buttons(0));
+        $b->until(fn (): bool => $this->all('.sheet canvas') !== [], 'the first step does not move');
+        $b->click('Close', 'button');
+        $b->until(fn (): bool => $this->all('.sheet canvas') === [], 'it is not closed');
+        $b->driver->executeScript($buttons(4));
+        $b->saying('This step is not shown in motion', 'figcaption');
+        $b->click('Close', 'button');
+        $b->visit('/shelf/folds/petal')->saying('Petal fold', 'h1');
+        $b->click('See it move', 'button');
+        $b->until(fn (): bool => $this->all('.sheet canvas') !== [] && $this->percent() > 0, 'the fold does not move');
+    }
+
+    /** How far the motion has gone, as a screen reader is told. */
+    private function percent(): int
+    {
+        $label = (string) ($this->all('canvas')[0] ?? null)?->getAttribute('aria-label');
+
+        return preg_match('/(\d+) % of the way/', $label, $m) === 1 ? (int) $m[1] : -1;
+    }
+
+    /** How much it goes on by itself in a quarter of a second. */
+    private function changes(): int
+    {
+        $before = $this->percent();
+        usleep(250_000);
+
+        return abs($this->percent() - $before);
+    }
+}
