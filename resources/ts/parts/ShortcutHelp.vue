@@ -3,7 +3,9 @@ import { useI18n } from 'vue-i18n'
 
 const open = defineModel<boolean>({ required: true })
 const { t } = useI18n()
-const keys = ['L', 'S', 'F', 'C', 'G', 'right', 'left', 'R', 'B', 'U', 'D', 'H', 'W', 'P', 'O', 'V', 'turn', 'question'] as const
+const keys = [
+  'L', 'S', 'F', 'C', 'G', 'right', 'left', 'R', 'B', 'U', 'D', 'H', 'W', 'P', 'O', 'V', 'turn', 'question',
+] as const
 </script>
 
 <template>

@@ -228,7 +228,10 @@ h1 { font-size: 2.8rem; font-weight: 800; }
   box-shadow: 0 0 0 1.5px var(--ink);
 }
 .why { font-size: 0.92rem; border-left: 4px solid var(--now); padding-left: 8px; }
-.take { display: flex; flex-wrap: wrap; gap: 4px 14px; align-items: center; margin-top: auto; padding-top: 6px; font-size: 0.85rem; }
+.take {
+  display: flex; flex-wrap: wrap; gap: 4px 14px; align-items: center; margin-top: auto; padding-top: 6px;
+  font-size: 0.85rem;
+}
 .move {
   background: var(--ink); color: white; font-weight: 650; min-height: 44px; padding: 0 14px; font-size: 0.95rem;
   white-space: nowrap;

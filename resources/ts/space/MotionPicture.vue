@@ -186,7 +186,8 @@ const name = useId()
 canvas { position: absolute; inset: 0; width: 100%; height: 100%; touch-action: none; cursor: grab; }
 .controls { display: flex; flex-wrap: wrap; gap: 8px; align-items: center; }
 .controls button {
-  min-height: 44px; padding: 0 12px; font-size: 0.95rem; background: var(--ink); color: white; font-weight: 650; white-space: nowrap;
+  min-height: 44px; padding: 0 12px; font-size: 0.95rem; background: var(--ink); color: white; font-weight: 650;
+  white-space: nowrap;
 }
 .controls button[aria-pressed='true'] { background: var(--tide); }
 .controls input { flex: 1; min-width: 60px; height: 44px; accent-color: var(--tide); }

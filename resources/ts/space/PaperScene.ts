@@ -27,7 +27,7 @@ const INK = '#17252D'
 /** Widths of lines on the screen, px: a crease and a raw edge. */
 const WIDTHS = [1.3, 2.6] as const
 
-/** One step of a model as paper in space, drawn by the screen's own graphics; angles in radians, as the folder sees it. */
+/** One step of a model as paper in space, as the folder sees it, drawn by the screen's graphics; angles in radians. */
 export class PaperScene {
   private readonly renderer: WebGLRenderer
   private readonly scene = new Scene()
@@ -112,7 +112,7 @@ export class PaperScene {
     this.renderer.forceContextLoss()
   }
 
-  /** Sets every triangle off along its front by the layers over it, so that layers do not flicker through each other. */
+  /** Sets every triangle off along its front by the layers over it, so that none flickers through another. */
   private lift({ moving, geometry, points }: (typeof this.pieces)[number], share: number): Float32Array {
     const attribute = geometry.getAttribute('position') as BufferAttribute
     const out = attribute.array as Float32Array

@@ -37,7 +37,8 @@ export function standing(pieces: Moving[], share: number): { piece: number; shar
 }
 
 /** Every vertex of a piece at a share of its way: between two moments they go straight. */
-export function pose(piece: Moving, share: number, into: Float32Array = new Float32Array(3 * piece.vertices)): Float32Array {
+export function pose(piece: Moving, share: number, into?: Float32Array): Float32Array {
+  const out = into ?? new Float32Array(3 * piece.vertices)
   const exact = share * (piece.moments - 1)
   const before = Math.min(piece.moments - 1, Math.floor(exact))
   const after = Math.min(piece.moments - 1, before + 1)
@@ -46,9 +47,9 @@ export function pose(piece: Moving, share: number, into: Float32Array = new Floa
   for (let i = 0; i < size; i++) {
     const from = piece.at[before * size + i] ?? 0
     const to = piece.at[after * size + i] ?? 0
-    into[i] = from + (to - from) * between
+    out[i] = from + (to - from) * between
   }
-  return into
+  return out
 }
 
 /** The box that holds every moment: least and largest x, y, z. */

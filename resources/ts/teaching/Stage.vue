@@ -31,7 +31,7 @@ const model = computed(() => programme.at(at.value ?? 0))
 const step = computed(() => programme.steps.value[(at.value ?? 0) - 1])
 const folds = useFolds()
 const guidance = computed(() => folds.data.value?.find((fold) => fold.kind === step.value?.kind))
-/** Opened by itself at a hard moment, where there is room for it and the picture; the lead opens and closes it anywhere. */
+/** Opened by itself at a hard moment, where there is room beside the picture; the lead opens and closes it anywhere. */
 const wide = useMediaQuery('(min-width: 1001px) and (min-height: 900px)')
 const guided = ref(false)
 watch(

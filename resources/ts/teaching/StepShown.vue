@@ -72,7 +72,10 @@ defineExpose({
 .large { min-width: 0; min-height: 0; }
 .beside { overflow: auto; line-height: 1.3; font-size: 0.98rem; }
 .beside h2 { font-size: 1.05rem; margin-top: 8px; }
-.small { height: clamp(96px, 15vh, 150px); display: grid; grid-auto-flow: column; gap: 10px; border-bottom: 2px solid var(--ink); }
+.small {
+  height: clamp(96px, 15vh, 150px); display: grid; grid-auto-flow: column; gap: 10px;
+  border-bottom: 2px solid var(--ink);
+}
 .small.two { grid-template-columns: 1fr 1fr; }
 .look li { padding-left: 22px; position: relative; }
 .look li::before {
