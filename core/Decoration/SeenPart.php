@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Decoration;
+
+use Cathedra\Core\Folding\Side;
+use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Polygon;
+
+/** A piece of the sheet that is seen of the folded model, where it lies on the sheet and where on the model. */
+final readonly class SeenPart
+{
+    /**
+     * @param  Side  $side  of the sheet that is seen
+     * @param  Polygon  $onSheet  mm on the flat sheet, seen from its front
+     * @param  Polygon  $onModel  the same piece in the plane of the view, mm, corner by corner
+     * @param  Point  $up  on the sheet, of length 1: what points up on the model
+     * @param  int  $group  pieces of one number lie in one plane and hang together on the sheet
+     */
+    public function __construct(
+        public View $view,
+        public Side $side,
+        public Polygon $onSheet,
+        public Polygon $onModel,
+        public Point $up,
+        public int $group,
+    ) {
+    }
+}
