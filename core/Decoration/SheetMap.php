@@ -186,7 +186,10 @@ final readonly class SheetMap
             ));
         }
 
-        return array_map(static fn (array $r): Segment => new Segment($side->at($r[0]), $side->at($r[1])), $left);
+        return array_values(array_map(
+            static fn (array $r): Segment => new Segment($side->at($r[0]), $side->at($r[1])),
+            $left,
+        ));
     }
 
     private static function up(Isometry $back): Point
