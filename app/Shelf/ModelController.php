@@ -41,6 +41,19 @@ final class ModelController extends Controller
         return response()->json($motions->of($model, $this->ways($request, $model), $step) ?? abort(404));
     }
 
+    /** Where the flat sheet ends up. */
+    public function sheetMap(Request $request, string $model): JsonResponse
+    {
+        $ways = $this->ways($request, $model);
+
+        return response()->json($this->shelf->keepOf(
+            $model,
+            $ways,
+            'sheet-map',
+            fn (): SheetMapData => SheetMapData::of($this->shelf->folded($model, $ways)->end()),
+        ));
+    }
+
     /** The crease pattern as SVG. */
     public function pattern(Request $request, Pictures $pictures, string $model): Response
     {

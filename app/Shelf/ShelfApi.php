@@ -19,6 +19,15 @@ use App\Support\Api\Reads;
         query: ['ways?' => ''],
     ),
 ]
+#[
+    Reads(
+        '/models/{model}/sheet-map',
+        'sheetMap',
+        'where the flat sheet ends up',
+        '#SheetMapData',
+        query: ['ways?' => ''],
+    ),
+]
 #[Reads('/folds', 'folds', 'every kind of fold', '#FoldData[]')]
 #[
     Reads('/fold-pictures', 'foldPictures', 'a picture for each kind that the shelf teaches', [

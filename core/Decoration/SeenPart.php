@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cathedra\Core\Decoration;
 
 use Cathedra\Core\Folding\Side;
+use Cathedra\Core\Geometry\Isometry;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
 
@@ -14,7 +15,8 @@ final readonly class SeenPart
     /**
      * @param  Side  $side  of the sheet that is seen
      * @param  Polygon  $onSheet  mm on the flat sheet, seen from its front
-     * @param  Polygon  $onModel  the same piece in the plane of the view, mm, corner by corner
+     * @param  Polygon  $onModel  the same piece in the plane of the view, mm
+     * @param  Isometry  $place  from the sheet to the plane of the view
      * @param  Point  $up  on the sheet, of length 1: what points up on the model
      * @param  int  $group  pieces of one number lie in one plane and hang together on the sheet
      */
@@ -23,6 +25,7 @@ final readonly class SeenPart
         public Side $side,
         public Polygon $onSheet,
         public Polygon $onModel,
+        public Isometry $place,
         public Point $up,
         public int $group,
     ) {

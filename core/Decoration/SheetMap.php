@@ -51,7 +51,7 @@ final readonly class SheetMap
     /**
      * The lines round what hangs together, on the sheet.
      *
-     * @return list<array{view: View, side: Side, at: Segment}> mm
+     * @return list<array{view: View, side: Side, at: Segment, place: Isometry}> mm; place: from the sheet to the model
      */
     public function outlines(): array
     {
@@ -65,7 +65,12 @@ final readonly class SheetMap
             }
             foreach ($sides as $i => $side) {
                 foreach (self::alone($side, array_diff_key($sides, [$i => true]), $this->near) as $piece) {
-                    $lines[] = ['view' => $parts[0]->view, 'side' => $parts[0]->side, 'at' => $piece];
+                    $lines[] = [
+                        'view' => $parts[0]->view,
+                        'side' => $parts[0]->side,
+                        'at' => $piece,
+                        'place' => $parts[0]->place,
+                    ];
                 }
             }
         }
@@ -112,6 +117,7 @@ final readonly class SheetMap
                 $seen->frontUp[$face] ? Side::Front : Side::Back,
                 $onSheet[$i],
                 $polygon,
+                $seen->placements[$face],
                 self::up($back),
                 $first + $group[$i],
             );

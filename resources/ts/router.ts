@@ -28,6 +28,12 @@ export const router = createRouter({
       meta: { title: 'Fold' },
     },
     {
+      path: '/shelf/:slug/decorate',
+      name: 'decorate',
+      component: () => import('./shelf/Decorate.vue'),
+      props: true,
+    },
+    {
       path: '/shelf/:slug/handout',
       name: 'handout',
       component: () => import('./shelf/Handout.vue'),

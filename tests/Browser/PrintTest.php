@@ -63,6 +63,42 @@ final class PrintTest extends BrowserTestCase
         }
     }
 
+    /** Both sides of the sheet, each on a leaf, as large as they are folded: 150 mm, and 90 when that is asked for. */
+    public function testTheMapOfTheSheetIsPrintedAtFullSize(): void
+    {
+        $b = $this->browser;
+        $this->signIn();
+        $b->visit('/shelf/windmill/decorate')->saying('where the flat sheet ends up', 'h1');
+        $pdf = Pdf::of($b->driver);
+        self::assertCount(2, $pdf->pages());
+        self::assertStringContainsString('coloured side of the sheet', $pdf->text(1));
+        self::assertStringContainsString('plain side of the sheet', $pdf->text());
+        self::assertStringNotContainsString('Press a place', $pdf->text());
+        $wide = 'return document.querySelectorAll(".leaf .full")[1].style.width';
+        self::assertSame('150mm', $b->driver->executeScript($wide));
+        $b->driver->executeScript('const i = document.querySelector(".print input"); i.value = 90;'
+            .'i.dispatchEvent(new Event("change"))');
+        $b->until(fn (): bool => $b->driver->executeScript($wide) === '90mm', 'the side that is asked for');
+    }
+
+    /** A place of the model is found on the sheet, and a hidden place of the sheet is said to be hidden. */
+    public function testAPlaceIsFoundBothWays(): void
+    {
+        $b = $this->browser;
+        $this->signIn();
+        $b->visit('/shelf/windmill/decorate')->saying('Press a place', 'p');
+        $press = 'const s = document.querySelectorAll(".box svg")[arguments[0]]; const r = s.getBoundingClientRect();'
+            .'const side = Math.min(r.width, r.height);'
+            .'s.dispatchEvent(new MouseEvent("click", {clientX: r.left + r.width / 2 + side * arguments[1],'
+            .'clientY: r.top + r.height / 2 + side * arguments[2]}))';
+        $b->driver->executeScript($press, [2, 0.12, -0.2]);
+        $b->saying('The dot lies on the coloured side of the sheet.', 'p');
+        self::assertCount(2, $this->all('circle'), 'a dot on the sheet and one on the model');
+        $b->driver->executeScript($press, [0, 0.12, -0.38]);
+        $b->saying('it is hidden between layers', 'p');
+        self::assertCount(1, $this->all('circle'), 'a dot on the sheet alone');
+    }
+
     public function testALessonSaysTheSideOfItsSquare(): void
     {
         $this->signIn();

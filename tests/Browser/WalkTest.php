@@ -337,6 +337,7 @@ final class WalkTest extends BrowserTestCase
                 '/shelf',
                 '/shelf/crane',
                 '/shelf/crane/handout',
+                '/shelf/crane/decorate',
                 '/shelf/folds',
                 '/shelf/folds/petal',
                 '/shelf/folds/cards/petal',

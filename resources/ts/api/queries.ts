@@ -55,6 +55,20 @@ export function useMotion(
   })
 }
 
+/** Where the flat sheet of a model ends up. */
+export function useSheetMap(slug: MaybeRefOrGetter<string>, ways: MaybeRefOrGetter<Ways>) {
+  return useQuery({
+    queryKey: ['sheet-map', slug, ways],
+    queryFn: () =>
+      answer(
+        client.GET('/api/models/{model}/sheet-map', {
+          params: { path: { model: toValue(slug) }, query: { ways: toValue(ways) } },
+        }),
+      ),
+    staleTime: Infinity,
+  })
+}
+
 /** What a teacher says of every kind of fold. */
 export const useFolds = () =>
   useQuery({ queryKey: ['folds'], queryFn: () => answer(client.GET('/api/folds')), staleTime: Infinity })

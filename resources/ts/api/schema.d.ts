@@ -629,6 +629,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/models/{model}/sheet-map": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sheetMap"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/folds": {
         parameters: {
             query?: never;
@@ -1600,6 +1616,41 @@ export interface components {
             checks: string[];
             /** @description the same as a FOLD document with the folded frame */
             document: string;
+        };
+        SheetMapData: {
+            /** @description Where the flat sheet ends up, in mm: for drawing on it before it is folded. */
+            width: number;
+            height: number;
+            /** @description convex pieces that are seen; sheet and model: its corners, in the same order, on the flat sheet seen from its front, and on the model as it is seen in that view (y up) */
+            parts: {
+                /** @enum {string} */
+                view: "front" | "behind";
+                /** @enum {string} */
+                side: "front" | "back";
+                sheet: number[][];
+                model: number[][];
+                up: number[];
+                group: number;
+            }[];
+            /** @description round what hangs together, on the sheet and on the model */
+            outlines: {
+                /** @enum {string} */
+                view: "front" | "behind";
+                /** @enum {string} */
+                side: "front" | "back";
+                from: number[];
+                to: number[];
+                model_from: number[];
+                model_to: number[];
+            }[];
+            /** @description how much of a side is seen in a view, as a share of the sheet */
+            seen: {
+                /** @enum {string} */
+                view: "front" | "behind";
+                /** @enum {string} */
+                side: "front" | "back";
+                share: number;
+            }[];
         };
         /** @description One step: what to do, what must be true afterwards, what makes it hard, and its pictures. */
         StepData: {
@@ -3000,6 +3051,31 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MotionData"];
+                };
+            };
+        };
+    };
+    sheetMap: {
+        parameters: {
+            query?: {
+                /** @description the way taken, by route */
+                ways?: components["parameters"]["Ways"];
+            };
+            header?: never;
+            path: {
+                model: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description where the flat sheet ends up */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetMapData"];
                 };
             };
         };

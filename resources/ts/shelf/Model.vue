@@ -93,6 +93,9 @@ const choose = (route: string, way: string) => {
           <RouterLink :to="{ name: 'handout', params: { slug }, query: chosen ? { ways: chosen } : {} }">{{
             t('handout.print')
           }}</RouterLink>
+          <RouterLink :to="{ name: 'decorate', params: { slug }, query: chosen ? { ways: chosen } : {} }">{{
+            t('decorate.link')
+          }}</RouterLink>
           <fieldset class="swatches">
             <legend class="quiet">{{ t('shelf.colours') }}</legend>
             <button
