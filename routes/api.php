@@ -37,6 +37,7 @@ Route::middleware(['auth', 'limits', 'quota'])->group(function (): void {
     Route::put('models/{model}/ways', [WaysController::class, 'keep']);
     Route::get('models/{model}/steps/{step}.svg', [ModelController::class, 'picture'])->where('step', '[0-9]{1,3}');
     Route::get('models/{model}/steps/{step}/motion', [ModelController::class, 'motion'])->where('step', '[0-9]{1,3}');
+    Route::get('models/{model}/steps/{step}/faults', [ModelController::class, 'faults'])->where('step', '[0-9]{1,3}');
     Route::get('models/{model}/sheet-map', [ModelController::class, 'sheetMap']);
     Route::get('models/{model}/creases.svg', [ModelController::class, 'pattern']);
     Route::get('models/{model}/fold', [ModelController::class, 'fold']);

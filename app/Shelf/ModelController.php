@@ -41,6 +41,15 @@ final class ModelController extends Controller
         return response()->json($motions->of($model, $this->ways($request, $model), $step) ?? abort(404));
     }
 
+    /** What goes wrong at a step. */
+    public function faults(Request $request, StepFaults $faults, string $model, int $step): JsonResponse
+    {
+        $ways = $this->ways($request, $model);
+        abort_if($step < 1 || $step > count($this->shelf->model($model, $ways)->steps), 404);
+
+        return response()->json($faults->of($model, $ways, $step));
+    }
+
     /** Where the flat sheet ends up. */
     public function sheetMap(Request $request, string $model): JsonResponse
     {

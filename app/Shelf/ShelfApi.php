@@ -21,6 +21,15 @@ use App\Support\Api\Reads;
 ]
 #[
     Reads(
+        '/models/{model}/steps/{step}/faults',
+        'faults',
+        'what goes wrong at a step, the likeliest first; worked out when it is first asked for',
+        '#FaultData[]',
+        query: ['ways?' => ''],
+    ),
+]
+#[
+    Reads(
         '/models/{model}/sheet-map',
         'sheetMap',
         'where the flat sheet ends up',

@@ -7,6 +7,7 @@ namespace App\Support;
 use Cathedra\Core\Paper\Material;
 use Cathedra\Core\Rules\BaseTimes;
 use Cathedra\Core\Rules\Difficulty;
+use Cathedra\Core\Rules\FaultTable;
 use Cathedra\Core\Rules\FoldTable;
 use Cathedra\Core\Rules\Guidance;
 use Cathedra\Core\Rules\PaperRules;
@@ -151,6 +152,14 @@ final class LibraryFiles
         return $this->once(
             PolicyTable::class,
             fn (): PolicyTable => PolicyTable::fromArray($this->rules('/policies.yaml')),
+        );
+    }
+
+    public function faults(): FaultTable
+    {
+        return $this->once(
+            FaultTable::class,
+            fn (): FaultTable => FaultTable::fromArray($this->rules('/faults.yaml')),
         );
     }
 

@@ -93,6 +93,36 @@ final class Folder
         return new Setting($self->state, $self->marks, $self->creases, false);
     }
 
+    /**
+     * A folder who stands before a step, to go on from there, perhaps in another way.
+     *
+     * @throws BadSequence when an earlier step cannot be done
+     */
+    public static function upTo(Sequence $sequence, int $number, float $shortSide = 150.0): self
+    {
+        $self = new self($sequence, $sequence->sheet($shortSide), $shortSide);
+        foreach ($sequence->steps as $step) {
+            if ($step->number >= $number) {
+                break;
+            }
+            $self->step($step);
+        }
+
+        return $self;
+    }
+
+    /** Another folder with the same paper, who may do something else from here on. */
+    public function branch(): self
+    {
+        return clone $this;
+    }
+
+    /** The piece at work; null: the main one. */
+    public function part(): ?string
+    {
+        return $this->part === '' ? null : $this->part;
+    }
+
     private function run(): FoldedModel
     {
         $start = $this->state;
@@ -110,7 +140,7 @@ final class Folder
     }
 
     /** @throws BadSequence naming the line, the step and what stands in the way */
-    private function step(Step $step): FoldedStep
+    public function step(Step $step): FoldedStep
     {
         $this->actions = [];
         $this->stages = [];

@@ -64,6 +64,16 @@ final readonly class Step
     ) {
     }
 
+    /**
+     * The same step with some of its properties changed.
+     *
+     * @param  array<string, mixed>  $changes  by property
+     */
+    public function with(array $changes): self
+    {
+        return new self(...array_values([...get_object_vars($this), ...$changes]));
+    }
+
     public function label(): string
     {
         return (string) $this->number;

@@ -79,8 +79,11 @@ final class DatabaseSeeder extends Seeder
 
         $today = CarbonImmutable::now();
         $four = $today->setTime(16, 0);
-        $start = $today->lessThan($four) ? $four : $today->addHour()->startOfHour();
-        $this->taught($juniors, 'dog-face', $a4, $four->subDays(14), 40, 5);
+        // the lesson of today ends today, however late the demo is made
+        $start = $today->lessThan($four)
+            ? $four
+            : min($today->addHour()->startOfHour(), $today->setTime(22, 59));
+        $this->taught($juniors, 'dog-face', $a4, $four->subDays(14), 40, 6);
         $this->taught($juniors, 'drinking-cup', $a4, $four->subDays(7), 60, 7);
         $this->lesson($juniors, 'helmet', $a4, $start, 60, false);
         $this->lesson($lunch, 'drinking-cup', $news, $today->setTime(12, 30)->addDays(3), 45, false);

@@ -49,6 +49,28 @@ final class MotionTest extends BrowserTestCase
         $b->network(false, 0);
     }
 
+    /** On the stage two faults stand under the picture, framed, and nothing is cut off at the foot. */
+    public function testIfItLooksLikeThisStandsUnderThePicture(): void
+    {
+        $b = $this->browser;
+        $lesson = $this->lesson(['Ada'], 'helmet');
+        $this->post("/api/lessons/$lesson/events", 'moved', ['step' => 4]);
+        $b->visit("/lessons/$lesson/teach")->saying('4 Valley fold', 'h1');
+        $b->saying('One layer too many was taken.', 'b');
+        self::assertCount(2, $this->all('.faults .framed svg'));
+        self::assertLessThanOrEqual(0, $b->driver->executeScript(
+            'const foot = document.querySelector("footer").getBoundingClientRect().top;'
+            .'return Math.max(...[...document.querySelectorAll(".faults li, .step, .guide")]'
+            .'.map((e) => e.getBoundingClientRect().bottom - foot))',
+        ));
+        $b->press(WebDriverKeys::ARROW_RIGHT)->saying('5 ', 'h1');
+        $b->saying('Done on one side only.', 'b');
+        $b->visit("/lessons/$lesson/teach")->saying('Done on one side only.', 'b'); // after a reload
+        $b->visit('/shelf/helmet')->saying('Helmet', 'h1');
+        $b->driver->executeScript('const d = document.querySelector("#step-4 details"); d.open = true;');
+        $b->saying('One layer too many was taken.', 'b');
+    }
+
     public function testAModelsPageShowsAnyStepAndSaysWhereNoneIsShown(): void
     {
         $b = $this->browser;

@@ -74,11 +74,13 @@ final class PrintTest extends BrowserTestCase
         self::assertStringContainsString('coloured side of the sheet', $pdf->text(1));
         self::assertStringContainsString('plain side of the sheet', $pdf->text());
         self::assertStringNotContainsString('Press a place', $pdf->text());
-        $wide = 'return document.querySelectorAll(".leaf .full")[1].style.width';
-        self::assertSame('150mm', $b->driver->executeScript($wide));
+        $wide = fn (): mixed => $b->driver->executeScript(
+            'return document.querySelectorAll(".leaf .full")[1].style.width',
+        );
+        $b->until(fn (): bool => $wide() === '150mm', 'the side one begins with');
         $b->driver->executeScript('const i = document.querySelector(".print input"); i.value = 90;'
             .'i.dispatchEvent(new Event("change"))');
-        $b->until(fn (): bool => $b->driver->executeScript($wide) === '90mm', 'the side that is asked for');
+        $b->until(fn (): bool => $wide() === '90mm', 'the side that is asked for');
     }
 
     /** A place of the model is found on the sheet, and a hidden place of the sheet is said to be hidden. */

@@ -12,6 +12,7 @@ export type FoldPageData = Schemas['FoldPageData']
 export type PatternData = Schemas['PatternData']
 export type MotionData = Schemas['MotionData']
 export type SheetMapData = Schemas['SheetMapData']
+export type FaultData = Schemas['FaultData']
 export type WaysData = Schemas['WaysData']
 export type Passage = WaysData['passages'][number]
 /** The way taken, by route of a model. */

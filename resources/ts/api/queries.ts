@@ -55,6 +55,26 @@ export function useMotion(
   })
 }
 
+/** What goes wrong at a step of a model; asked for only when it is wanted, for it may have to be worked out first. */
+export function useFaults(
+  slug: MaybeRefOrGetter<string>,
+  ways: MaybeRefOrGetter<Ways>,
+  step: MaybeRefOrGetter<number>,
+  wanted: MaybeRefOrGetter<boolean>,
+) {
+  return useQuery({
+    queryKey: ['faults', slug, ways, step],
+    queryFn: () =>
+      answer(
+        client.GET('/api/models/{model}/steps/{step}/faults', {
+          params: { path: { model: toValue(slug), step: String(toValue(step)) }, query: { ways: toValue(ways) } },
+        }),
+      ),
+    enabled: computed(() => toValue(wanted)),
+    staleTime: Infinity,
+  })
+}
+
 /** Where the flat sheet of a model ends up. */
 export function useSheetMap(slug: MaybeRefOrGetter<string>, ways: MaybeRefOrGetter<Ways>) {
   return useQuery({

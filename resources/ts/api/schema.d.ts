@@ -629,6 +629,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/models/{model}/steps/{step}/faults": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["faults"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/models/{model}/sheet-map": {
         parameters: {
             query?: never;
@@ -1421,6 +1437,19 @@ export interface components {
             reasons: string[];
             /** @description no faults, but good to know: colour, print, light, grain */
             notes: string[];
+        };
+        FaultData: {
+            /** @description What may have gone wrong at a step, beside the right one. */
+            kind: string;
+            title: string;
+            /** @description what is to be seen of the right one, and not of this one */
+            see: string | null;
+            mend: string;
+            /** @description whether the next folds can be done with it all the same */
+            then: string;
+            drawing: components["schemas"]["Drawing"];
+            /** @description the picture shows it turned over: from the front it looks right */
+            behind: boolean;
         };
         FoldData: {
             /** @description as the sequence format writes it */
@@ -3051,6 +3080,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MotionData"];
+                };
+            };
+        };
+    };
+    faults: {
+        parameters: {
+            query?: {
+                /** @description the way taken, by route */
+                ways?: components["parameters"]["Ways"];
+            };
+            header?: never;
+            path: {
+                model: string;
+                step: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what goes wrong at a step, the likeliest first; worked out when it is first asked for */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FaultData"][];
                 };
             };
         };

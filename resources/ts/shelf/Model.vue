@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, reactive, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Ways } from '../api/client'
 import { useModel, useModels } from '../api/queries'
@@ -10,6 +10,7 @@ import MotionDialog, { type Shown } from '../space/MotionDialog.vue'
 import SizeReckoner from './SizeReckoner.vue'
 import StringReckoner from './StringReckoner.vue'
 import WaysOfTeaching from './WaysOfTeaching.vue'
+import WrongOnes from './WrongOnes.vue'
 
 const props = defineProps<{ slug: string }>()
 const { t } = useI18n()
@@ -41,6 +42,8 @@ const get = (path: string, more = '') =>
 /** The easiest other model that teaches a fold. */
 const teacher = (kind: string) => (models.data.value ?? []).find((m) => m.slug !== props.slug && m.kinds.includes(kind))
 const moving = ref<Shown>()
+/** Steps of which somebody wants to know what goes wrong. */
+const asked = reactive(new Set<number>())
 const choose = (route: string, way: string) => {
   ways.value = { ...ways.value, [route]: way }
 }
@@ -157,6 +160,10 @@ const choose = (route: string, way: string) => {
           {{ [step.because, step.stop].filter(Boolean).join(' ') }}
         </p>
         <p v-if="step.resting" class="good">{{ t('shelf.rest') }}</p>
+        <details @toggle="asked.add(step.number)">
+          <summary>{{ t('faults.if') }}</summary>
+          <WrongOnes v-if="asked.has(step.number)" :slug="slug" :ways="ways" :step="step.number" v-bind="colours" />
+        </details>
         <details v-if="step.raw.length > 0">
           <summary>{{ t('shelf.raw') }}</summary>
           <code v-for="line in step.raw" :key="line">{{ line }}<br /></code>

@@ -8,6 +8,7 @@ import { useFolds, useLesson, useProgramme } from '../api/queries'
 import AskState from '../parts/AskState.vue'
 import FoldPicture from '../parts/FoldPicture.vue'
 import { typing } from '../parts/typing'
+import WrongOnes from '../shelf/WrongOnes.vue'
 import RefusedDeeds from './RefusedDeeds.vue'
 import SeatPlan from './SeatPlan.vue'
 import StepGuidance from './StepGuidance.vue'
@@ -202,6 +203,10 @@ const LONG = 90
           <span class="fold">{{ step.number }} {{ step.name }}.</span> {{ step.sentence }}
         </h1>
         <StepShown v-if="own" :key="shown" ref="picture" :step="step" v-bind="own" />
+        <section v-if="own" class="faults">
+          <h2>{{ t('faults.if') }}</h2>
+          <WrongOnes :key="step.number" :slug="own.slug" :ways="own.ways" :step="own.number" :most="2" />
+        </section>
         <StepGuidance v-if="guidance" v-model:open="guided" :fold="guidance" :stops="!!step.stop" />
       </template>
       <template v-else

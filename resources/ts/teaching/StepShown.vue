@@ -65,7 +65,8 @@ defineExpose({
 
 <style scoped>
 .step {
-  flex: 1; min-height: 260px; display: grid; grid-template-columns: minmax(0, 1.55fr) minmax(220px, 1fr); gap: 28px;
+  flex: 1; min-height: 240px; display: grid; gap: 28px;
+  grid-template: minmax(0, 1fr) / minmax(0, 1.55fr) minmax(220px, 1fr);
   animation: lay 0.25s ease-out;
 }
 @keyframes lay { from { opacity: 0; transform: translateY(10px); } }
@@ -82,7 +83,7 @@ defineExpose({
   content: ''; position: absolute; left: 2px; top: 0.32em; width: 10px; height: 10px; border: 2px solid var(--tide);
 }
 @media (max-width: 640px) {
-  .step { grid-template-columns: minmax(0, 1fr); }
+  .step { grid-template: auto auto / minmax(0, 1fr); }
   .large { height: 46vh; }
   .beside { overflow: visible; }
 }

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shelf;
+
+use App\Support\Api\Shape;
+
+/** What may have gone wrong at a step, beside the right one. */
+#[
+    Shape('FaultData', [
+        'kind' => 'string',
+        'title' => 'string',
+        'see' => '?string',
+        'mend' => 'string',
+        'then' => 'string',
+        'drawing' => '#Drawing',
+        'behind' => 'boolean',
+    ], [
+        'see' => 'what is to be seen of the right one, and not of this one',
+        'then' => 'whether the next folds can be done with it all the same',
+        'behind' => 'the picture shows it turned over: from the front it looks right',
+    ]),
+]
+final readonly class FaultData
+{
+    /** @param  array<string, mixed>  $drawing */
+    public function __construct(
+        public string $kind,
+        public string $title,
+        public ?string $see,
+        public string $mend,
+        public string $then,
+        public array $drawing,
+        public bool $behind,
+    ) {
+    }
+}

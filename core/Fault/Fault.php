@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Fault;
+
+use Cathedra\Core\Folding\FoldedState;
+
+/** A step as it went wrong: a state that paper can have, beside the right one. */
+final readonly class Fault
+{
+    /**
+     * @param  FoldedState  $state  as the learner holds it
+     * @param  'front'|'behind'|null  $seen  from where a patch of 1 cm2 of a sheet of 150 mm differs; null: nowhere
+     * @param  int|null  $stops  the step at which it stops, among the next three; null: they can be done all the same
+     * @param  string|null  $tells  what is to be seen of the right state and is not to be seen of this one
+     */
+    public function __construct(
+        public FaultKind $kind,
+        public FoldedState $state,
+        public Mend $mend,
+        public ?string $seen,
+        public ?int $stops,
+        public ?string $tells,
+        public float $score,
+    ) {
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Rules;
+
+/** How likely what goes wrong is, from library/faults.yaml, which states its source. */
+final readonly class FaultTable
+{
+    private const KINDS = [
+        'front-only', 'not-turned', 'one-side', 'layer-more', 'plainly', 'layer-less', 'wrong-side', 'guide-left',
+        'short',
+    ];
+
+    private const FACTORS = [
+        'after-turning', 'few-layers', 'thick', 'guide-twice', 'to-one-line', 'unnoticed', 'told', 'untold',
+    ];
+
+    /**
+     * @param  array<string, float>  $weights  by kind of fault
+     * @param  array<string, float>  $factors  by situation
+     * @param  float  $least  a fault with less is not shown
+     */
+    private function __construct(public array $weights, public array $factors, public float $least)
+    {
+    }
+
+    /**
+     * @param  array<string, mixed>  $data  the file as it is read
+     *
+     * @throws BadRules naming what is missing or cannot be meant
+     */
+    public static function fromArray(array $data): self
+    {
+        $file = new RuleFile('library/faults.yaml', $data);
+        $file->sentence('source');
+
+        return new self(
+            $file->numbers('weights', self::KINDS, 0.0, 20.0),
+            $file->numbers('factors', self::FACTORS, 0.1, 5.0),
+            $file->number('least', 0.0, 20.0),
+        );
+    }
+}

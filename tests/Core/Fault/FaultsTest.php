@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Fault;
+
+use Cathedra\Core\Fault\Fault;
+use Cathedra\Core\Fault\FaultKind;
+use Cathedra\Core\Fault\Faults;
+use Cathedra\Core\Fault\Mend;
+use Cathedra\Core\Fault\Patches;
+use Cathedra\Core\Folding\Sameness;
+use Cathedra\Core\Folding\Unfolding;
+use Cathedra\Core\Rules\BadRules;
+use Cathedra\Core\Rules\FaultTable;
+use Cathedra\Core\Sequence\FoldedStep;
+use Cathedra\Core\Sequence\Loader;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Yaml\Yaml;
+use Tests\Support\Folds;
+
+/** What goes wrong at a step, by the paper itself. */
+final class FaultsTest extends TestCase
+{
+    private const LIBRARY = __DIR__.'/../../../library';
+
+    /** @return iterable<string, array{string, int, FaultKind, Mend}> what a teacher knows goes wrong there */
+    public static function known(): iterable
+    {
+        yield 'one layer too many at the front of a helmet' => ['helmet', 4, FaultKind::LayerMore, Mend::Again];
+        yield 'the second ear of a helmet forgotten' => ['helmet', 3, FaultKind::OneSide, Mend::Finish];
+        yield 'a flap of the cup folded over, not tucked in' => ['drinking-cup', 6, FaultKind::Plainly, Mend::Again];
+        yield 'a guide of the cup left folded' => ['drinking-cup', 3, FaultKind::GuideLeft, Mend::Open];
+        yield 'a roof of the house pressed flat, not opened' => ['house', 4, FaultKind::Plainly, Mend::Again];
+        yield 'the tail of the whale folded over' => ['whale', 7, FaultKind::Plainly, Mend::Again];
+        yield 'the crane not turned over' => ['crane', 3, FaultKind::NotTurned, Mend::Turn];
+        yield 'the crane narrowed in front only' => ['crane', 13, FaultKind::FrontOnly, Mend::Finish];
+    }
+
+    #[DataProvider('known')]
+    public function testWhatATeacherKnowsIsFound(string $slug, int $step, FaultKind $kind, Mend $mend): void
+    {
+        $found = array_values(array_filter(
+            self::faults($slug, $step),
+            static fn (Fault $f): bool => $f->kind === $kind,
+        ));
+        self::assertCount(1, $found);
+        self::assertSame($mend, $found[0]->mend);
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function models(): iterable
+    {
+        foreach (Folds::slugs() as $slug) {
+            yield $slug => [$slug];
+        }
+    }
+
+    /**
+     * Every fault is paper that can be, is not the right one, and the action it names leads back; a wrong side, one
+     * layer or a plain fold is opened and is the paper before.
+     */
+    #[DataProvider('models')]
+    public function testAFaultIsPaperAndItsMendingIsProved(string $slug): void
+    {
+        foreach (Folds::library($slug)->steps as $right) {
+            $faults = self::faults($slug, $right->step->number);
+            self::assertLessThanOrEqual(Faults::MOST, count($faults));
+            self::assertCount(count($faults), array_unique(array_column($faults, 'kind'), SORT_REGULAR));
+            foreach ($faults as $i => $fault) {
+                $name = "$slug {$right->step->number} {$fault->kind->value}";
+                Folds::assertPaper($fault->state, $name);
+                self::assertGreaterThanOrEqual(2.0, $fault->score, $name);
+                self::assertLessThanOrEqual($faults[max(0, $i - 1)]->score, $fault->score, "$name: likeliest first");
+                self::assertLeadsBack($fault, $right, $name);
+            }
+        }
+    }
+
+    private static function assertLeadsBack(Fault $fault, FoldedStep $right, string $name): void
+    {
+        if ($fault->mend === Mend::Turn) {
+            self::assertNull(Sameness::difference($fault->state, $right->after), "$name: the same, turned over");
+
+            return;
+        }
+        self::assertNotNull(Sameness::difference($fault->state, $right->after), "$name is not the right one");
+        if ($fault->mend === Mend::Again) {
+            $open = Unfolding::of($fault->state, $right->before, $fault->state);
+            self::assertNull(Sameness::difference($open, $right->before), "$name: opened, it is as before");
+        }
+    }
+
+    /**
+     * Two hundred steps have one; nineteen of twenty faults are told by a check line or seen as a patch.
+     */
+    public function testMostStepsHaveOneAndItIsToldApart(): void
+    {
+        [$steps, $all, $told] = [0, 0, 0];
+        foreach (Folds::slugs() as $slug) {
+            foreach (Folds::library($slug)->steps as $step) {
+                $faults = self::faults($slug, $step->step->number);
+                $steps += $faults === [] ? 0 : 1;
+                $all += count($faults);
+                $told += count(array_filter(
+                    $faults,
+                    static fn (Fault $f): bool => $f->seen !== null || $f->tells !== null,
+                ));
+            }
+        }
+        self::assertGreaterThanOrEqual(200, $steps);
+        self::assertGreaterThanOrEqual(0.94, $told / $all);
+    }
+
+    /** A flap of 20 x 20 mm of 100 is seen, a gap of 1 mm is not, the same paper least of all. */
+    public function testAPatchIsSeenFromOneSquareCentimetreOn(): void
+    {
+        $corner = fn (string $share): string => "  - {fold: valley, bring: corner top-left, to: $share from (corner "
+            .'top-left) to (corner bottom-right)}'."\n";
+        $flat = Folds::steps("  - {fold: crease, bring: edge left, to: edge right}\n")->end();
+        self::assertTrue(Patches::areSeen($flat, Folds::steps($corner('4/10'))->end()));
+        self::assertFalse(Patches::areSeen($flat, Folds::steps($corner('1/25'))->end()));
+        self::assertFalse(Patches::areSeen($flat, $flat));
+    }
+
+    public function testTheTableIsStrict(): void
+    {
+        $data = (array) Yaml::parseFile(self::LIBRARY.'/faults.yaml');
+        unset($data['weights']['short']);
+        $this->expectException(BadRules::class);
+        $this->expectExceptionMessage('library/faults.yaml: weights');
+        FaultTable::fromArray($data);
+    }
+
+    /** @return list<Fault> */
+    private static function faults(string $slug, int $step): array
+    {
+        static $kept = [];
+        static $table = null;
+        $table ??= FaultTable::fromArray((array) Yaml::parseFile(self::LIBRARY.'/faults.yaml'));
+
+        return $kept["$slug $step"] ??= Faults::of(
+            Loader::load($slug, (string) file_get_contents(self::LIBRARY."/models/$slug.yaml")),
+            $step,
+            $table,
+            Folds::words(),
+        );
+    }
+}
