@@ -192,4 +192,5 @@ canvas { position: absolute; inset: 0; width: 100%; height: 100%; touch-action: 
 .controls button[aria-pressed='true'] { background: var(--tide); }
 .controls input { flex: 1; min-width: 60px; height: 44px; accent-color: var(--tide); }
 .key { font-size: 0.8em; }
+@media (max-width: 640px) { .controls .key { display: none; } .controls button { padding: 0 9px; } }
 </style>

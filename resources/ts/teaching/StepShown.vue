@@ -82,6 +82,11 @@ defineExpose({
 .look li::before {
   content: ''; position: absolute; left: 2px; top: 0.32em; width: 10px; height: 10px; border: 2px solid var(--tide);
 }
+@media (max-width: 1000px) {
+  .step { grid-template-columns: minmax(0, 1.2fr) minmax(220px, 1fr); gap: 20px; }
+  .small { height: 92px; }
+  .beside { font-size: 0.94rem; }
+}
 @media (max-width: 640px) {
   .step { grid-template: auto auto / minmax(0, 1fr); }
   .large { height: 46vh; }
