@@ -17,6 +17,7 @@ use App\Shelf\FoldController;
 use App\Shelf\ModelController;
 use App\Support\HealthController;
 use App\Teaching\EventController;
+use App\Teaching\FaultSightings;
 use Illuminate\Support\Facades\Route;
 
 Route::get('ping', fn () => response()->json(['ok' => true]));
@@ -72,6 +73,8 @@ Route::middleware(['auth', 'limits', 'quota'])->group(function (): void {
     Route::put('lessons/{lesson}/readings', [MeasureController::class, 'read']);
     Route::get('lessons/{log}/events', [EventController::class, 'index'])->where('log', '[0-9]{1,18}');
     Route::post('lessons/{lesson}/events', [EventController::class, 'store']);
+    Route::get('lessons/{lesson}/faults', [FaultSightings::class, 'index']);
+    Route::put('lessons/{lesson}/faults', [FaultSightings::class, 'tick']);
 
     Route::get('bin', [BinController::class, 'index']);
     Route::post('bin/{kind}/{id}/restore', [BinController::class, 'restore']);

@@ -16,9 +16,12 @@ use App\Support\Api\Shape;
         'then' => 'string',
         'drawing' => '#Drawing',
         'behind' => 'boolean',
+        'score' => 'number',
+        'seen' => 'integer',
     ], [
         'see' => 'what is to be seen of the right one, and not of this one',
         'then' => 'whether the next folds can be done with it all the same',
+        'seen' => 'how often leads of this place saw a mistake of this kind',
         'behind' => 'the picture shows it turned over: from the front it looks right',
     ]),
 ]
@@ -33,6 +36,24 @@ final readonly class FaultData
         public string $then,
         public array $drawing,
         public bool $behind,
+        public float $score,
+        public int $seen = 0,
     ) {
+    }
+
+    /** With what leads saw. */
+    public function weighed(float $factor, int $seen): self
+    {
+        return new self(
+            $this->kind,
+            $this->title,
+            $this->see,
+            $this->mend,
+            $this->then,
+            $this->drawing,
+            $this->behind,
+            round($this->score * $factor, 3),
+            $seen,
+        );
     }
 }

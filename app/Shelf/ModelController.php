@@ -47,7 +47,7 @@ final class ModelController extends Controller
         $ways = $this->ways($request, $model);
         abort_if($step < 1 || $step > count($this->shelf->model($model, $ways)->steps), 404);
 
-        return response()->json($faults->of($model, $ways, $step));
+        return response()->json($faults->of($model, $ways, $step, $this->user($request)->organisation_id));
     }
 
     /** Where the flat sheet ends up. */

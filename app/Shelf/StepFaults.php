@@ -9,6 +9,8 @@ use App\Support\LibraryFiles;
 use Cathedra\Core\Diagram\SceneBuilder;
 use Cathedra\Core\Fault\Fault;
 use Cathedra\Core\Fault\Faults;
+use Cathedra\Core\Fault\Sightings;
+use Illuminate\Support\Facades\DB;
 
 /** What goes wrong at a step: worked out when it is first asked for, and kept with the model it belongs to. */
 final readonly class StepFaults
@@ -20,11 +22,37 @@ final readonly class StepFaults
     ) {
     }
 
+    /** The table of what leads saw go wrong. */
+    public const SIGHTINGS = 'fault_sightings';
+
     /**
      * @param  array<string, string>  $ways
+     * @param  int  $organisation  whose leads' sightings count
      * @return list<FaultData> the likeliest first, at most three
      */
-    public function of(string $model, array $ways, int $step): array
+    public function of(string $model, array $ways, int $step, int $organisation): array
+    {
+        $counts = array_map(intval(...), DB::table(self::SIGHTINGS)
+            ->where('organisation_id', $organisation)
+            ->groupBy('kind')
+            ->selectRaw('kind, count(*) as seen')
+            ->pluck('seen', 'kind')
+            ->all());
+        $factors = Sightings::factors($this->files->faults(), $counts);
+        $all = array_map(
+            static fn (FaultData $f): FaultData => $f->weighed($factors[$f->kind], $counts[$f->kind] ?? 0),
+            $this->found($model, $ways, $step),
+        );
+        usort($all, static fn (FaultData $a, FaultData $b): int => $b->score <=> $a->score);
+
+        return array_slice($all, 0, Faults::MOST);
+    }
+
+    /**
+     * @param  array<string, string>  $ways
+     * @return list<FaultData>
+     */
+    private function found(string $model, array $ways, int $step): array
     {
         return $this->shelf->keepOf($model, $ways, "faults-$step", fn (): array => array_map(
             $this->said(...),
@@ -57,6 +85,7 @@ final readonly class StepFaults
                 : $words->say('faults', 'stops', ['step' => $fault->stops]),
             SceneBuilder::ofState($behind ? $fault->state->turnedOver() : $fault->state)->drawing()->toArray(),
             $behind,
+            $fault->score,
         );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Teaching;
 
+use App\Support\Api\Changes;
 use App\Support\Api\Posts;
 use App\Support\Api\Reads;
 
@@ -15,6 +16,15 @@ use App\Support\Api\Reads;
     'kept, each once however often it is sent; with all that came after the number named',
     '#LogData',
     takes: ['after' => 'integer', 'events' => '#EventInput[]'],
+)]
+#[Reads('/lessons/{lesson}/faults', 'sightings', 'what the lead saw go wrong', [
+    '[]' => ['model' => 'string', 'step' => 'integer', 'kind' => 'string'],
+])]
+#[Changes(
+    '/lessons/{lesson}/faults',
+    'tickFault',
+    'kept',
+    takes: ['model' => 'string', 'step' => 'integer', 'kind' => 'string', 'seen' => 'boolean'],
 )]
 final class TeachingApi
 {

@@ -25,7 +25,7 @@ use Cathedra\Core\Wording\Phrasebook;
  */
 final readonly class Faults
 {
-    /** Shown at a step; one of each kind. */
+    /** Shown at a step, of all that are found. */
     public const MOST = 3;
 
     /** So many of the next steps are tried with the fault. */
@@ -46,7 +46,7 @@ final readonly class Faults
 
     /**
      * @param  int  $number  of the step
-     * @return list<Fault> the likeliest first, at most three
+     * @return list<Fault> the likeliest first, one of each kind; MOST of them are shown
      *
      * @throws \Cathedra\Core\Sequence\BadSequence when the steps before it cannot be folded
      */
@@ -79,7 +79,7 @@ final readonly class Faults
         $best = array_values($best);
         usort($best, static fn (Fault $a, Fault $b): int => $b->score <=> $a->score);
 
-        return array_slice($best, 0, self::MOST);
+        return $best;
     }
 
     private function tried(Folder $branch, FoldedStep $right, FaultKind $kind, ?Step $variant): ?Fault

@@ -20,8 +20,9 @@ final readonly class FaultTable
      * @param  array<string, float>  $weights  by kind of fault
      * @param  array<string, float>  $factors  by situation
      * @param  float  $least  a fault with less is not shown
+     * @param  float  $prior  sightings the weights stand for
      */
-    private function __construct(public array $weights, public array $factors, public float $least)
+    private function __construct(public array $weights, public array $factors, public float $least, public float $prior)
     {
     }
 
@@ -39,6 +40,7 @@ final readonly class FaultTable
             $file->numbers('weights', self::KINDS, 0.0, 20.0),
             $file->numbers('factors', self::FACTORS, 0.1, 5.0),
             $file->number('least', 0.0, 20.0),
+            $file->number('prior', 1.0, 1000.0),
         );
     }
 }

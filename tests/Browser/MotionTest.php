@@ -63,12 +63,16 @@ final class MotionTest extends BrowserTestCase
             .'return Math.max(...[...document.querySelectorAll(".faults li, .step, .guide")]'
             .'.map((e) => e.getBoundingClientRect().bottom - foot))',
         ));
+        $b->find('.faults .tick')->click();
+        $b->saying('Seen', 'button'); // and so it is in a second tab, or after a reload
+        $b->visit("/lessons/$lesson/teach")->saying('Seen', 'button');
         $b->press(WebDriverKeys::ARROW_RIGHT)->saying('5 ', 'h1');
         $b->saying('Done on one side only.', 'b');
         $b->visit("/lessons/$lesson/teach")->saying('Done on one side only.', 'b'); // after a reload
         $b->visit('/shelf/helmet')->saying('Helmet', 'h1');
         $b->driver->executeScript('const d = document.querySelector("#step-4 details"); d.open = true;');
         $b->saying('One layer too many was taken.', 'b');
+        $b->saying('Seen in one of your lessons.', 'span');
     }
 
     public function testAModelsPageShowsAnyStepAndSaysWhereNoneIsShown(): void

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Illuminate\Testing\TestResponse;
+
 /** What goes wrong at a step, as a screen asks for it. */
 final class StepFaultsTest extends TestCase
 {
@@ -30,6 +32,40 @@ final class StepFaultsTest extends TestCase
             'The right one: It lies between: paper in front of it, paper behind it.',
             $faults['plainly']['see'],
         );
+    }
+
+    /** Ticked twice it counts once, taken back not at all; what is seen often counts for more; each place its own. */
+    public function testWhatALeadSeesIsLearned(): void
+    {
+        $lead = $this->lead();
+        $this->actingAs($lead);
+        $input = $this->lessonInput($this->group($lead), ['model' => 'helmet']);
+        $lesson = $this->postJson('/api/lessons', $input)->assertCreated()->json('card.id');
+        $faults = fn (): array => $this->getJson('/api/models/helmet/steps/4/faults')->assertOk()->json();
+        self::assertSame(['layer-more', 'short'], array_slice(array_column($faults(), 'kind'), 0, 2));
+        $tick = fn (array $with): TestResponse => $this->putJson("/api/lessons/$lesson/faults", [
+            'model' => 'helmet', 'step' => 4, 'kind' => 'short', 'seen' => true, ...$with,
+        ]);
+        $tick([])->assertNoContent();
+        $tick([])->assertNoContent();
+        $this->getJson("/api/lessons/$lesson/faults")
+            ->assertOk()
+            ->assertExactJson([['model' => 'helmet', 'step' => 4, 'kind' => 'short']]);
+        for ($step = 1; $step <= 60; $step++) {
+            $tick(['step' => $step])->assertNoContent();
+        }
+        $now = array_column($faults(), null, 'kind');
+        self::assertSame(60, $now['short']['seen']);
+        self::assertGreaterThan($now['layer-more']['score'] * 0.5, $now['short']['score']);
+        $tick(['step' => 7, 'seen' => false])->assertNoContent();
+        self::assertSame(59, array_column($faults(), 'seen', 'kind')['short']);
+
+        $tick(['model' => 'crane'])->assertStatus(422)->assertJsonPath('errors.0.pointer', '/model');
+        $tick(['kind' => 'torn'])->assertStatus(422)->assertJsonPath('errors.0.pointer', '/kind');
+        $tick(['step' => 0])->assertStatus(422);
+        $this->actingAs($this->lead('Another place'));
+        $tick([])->assertNotFound();
+        self::assertSame(0, array_column($faults(), 'seen', 'kind')['short']);
     }
 
     public function testWhatIsNotThereIsSaid(): void

@@ -75,6 +75,24 @@ export function useFaults(
   })
 }
 
+/** What the lead ticked as seen in a lesson; a tick is kept at once. */
+export function useSightings(lesson: MaybeRefOrGetter<number | undefined>) {
+  const cache = useQueryClient()
+  const key = computed(() => ['sightings', toValue(lesson)])
+  const path = () => ({ params: { path: { lesson: toValue(lesson) ?? 0 } } })
+  const found = useQuery({
+    queryKey: key,
+    queryFn: () => answer(client.GET('/api/lessons/{lesson}/faults', path())),
+    enabled: computed(() => toValue(lesson) !== undefined),
+  })
+  const tick = useMutation({
+    mutationFn: (body: { model: string; step: number; kind: string; seen: boolean }) =>
+      answer(client.PUT('/api/lessons/{lesson}/faults', { ...path(), body })),
+    onSettled: () => cache.invalidateQueries({ queryKey: key.value }),
+  })
+  return { found, tick }
+}
+
 /** Where the flat sheet of a model ends up. */
 export function useSheetMap(slug: MaybeRefOrGetter<string>, ways: MaybeRefOrGetter<Ways>) {
   return useQuery({

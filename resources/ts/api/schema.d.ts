@@ -741,6 +741,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/faults": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sightings"];
+        put: operations["tickFault"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1450,6 +1466,9 @@ export interface components {
             drawing: components["schemas"]["Drawing"];
             /** @description the picture shows it turned over: from the front it looks right */
             behind: boolean;
+            score: number;
+            /** @description how often leads of this place saw a mistake of this kind */
+            seen: number;
         };
         FoldData: {
             /** @description as the sequence format writes it */
@@ -3276,6 +3295,61 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["LogData"];
                 };
+            };
+        };
+    };
+    sightings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what the lead saw go wrong */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        model: string;
+                        step: number;
+                        kind: string;
+                    }[];
+                };
+            };
+        };
+    };
+    tickFault: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    model: string;
+                    step: number;
+                    kind: string;
+                    seen: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description kept */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

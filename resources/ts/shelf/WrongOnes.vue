@@ -1,13 +1,22 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
 import type { Ways } from '../api/client'
-import { useFaults } from '../api/queries'
+import { useFaults, useSightings } from '../api/queries'
 import FoldPicture from '../parts/FoldPicture.vue'
 
 /** If it looks like this: what may have gone wrong at a step, framed, with how to see it and how to mend it. */
 const props = withDefaults(
-  defineProps<{ slug: string; step: number; ways?: Ways; most?: number; front?: string; back?: string }>(),
-  { ways: () => ({}), most: 3, front: '#0E6E7C', back: '#FDFCF8' },
+  defineProps<{
+    slug: string
+    step: number
+    ways?: Ways
+    most?: number
+    front?: string
+    back?: string
+    /** the lesson in which a lead ticks what is seen; none: nothing is ticked */
+    lesson?: number
+  }>(),
+  { ways: () => ({}), most: 3, front: '#0E6E7C', back: '#FDFCF8', lesson: undefined },
 )
 const { t } = useI18n()
 const faults = useFaults(
@@ -16,6 +25,12 @@ const faults = useFaults(
   () => props.step,
   true,
 )
+const { found, tick } = useSightings(() => props.lesson)
+const isSeen = (kind: string) =>
+  (found.data.value ?? []).some((one) => one.model === props.slug && one.step === props.step && one.kind === kind)
+const toggle = (kind: string) => {
+  tick.mutate({ model: props.slug, step: props.step, kind, seen: !isSeen(kind) })
+}
 </script>
 
 <template>
@@ -33,6 +48,16 @@ const faults = useFaults(
       </div>
       <p>
         <b>{{ fault.title }}</b> {{ fault.mend }} <span class="quiet">{{ fault.see }} {{ fault.then }}</span>
+        <button
+          v-if="lesson !== undefined"
+          type="button"
+          class="tick"
+          :aria-pressed="isSeen(fault.kind)"
+          :aria-label="t('faults.seenOf', { what: fault.title })"
+          @click="toggle(fault.kind)">
+          {{ t(isSeen(fault.kind) ? 'faults.seen' : 'faults.tick') }}
+        </button>
+        <span v-else-if="fault.seen > 0" class="quiet">{{ t('faults.often', { n: fault.seen }, fault.seen) }}</span>
       </p>
     </li>
     <li v-if="faults.data.value?.length === 0" class="quiet">{{ t('faults.none') }}</li>
@@ -52,4 +77,6 @@ const faults = useFaults(
   position: absolute; left: 0; right: 0; bottom: 0; font-size: 0.7rem; text-align: center; background: var(--paper);
 }
 p { font-size: 0.92rem; line-height: 1.3; }
+.tick { text-decoration: underline; font-weight: 650; padding: 0 8px; min-height: 24px; }
+.tick[aria-pressed='true'] { text-decoration: none; background: var(--now); }
 </style>

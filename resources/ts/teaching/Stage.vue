@@ -205,7 +205,13 @@ const LONG = 90
         <StepShown v-if="own" :key="shown" ref="picture" :step="step" v-bind="own" />
         <section v-if="own" class="faults">
           <h2>{{ t('faults.if') }}</h2>
-          <WrongOnes :key="step.number" :slug="own.slug" :ways="own.ways" :step="own.number" :most="2" />
+          <WrongOnes
+            :key="step.number"
+            :slug="own.slug"
+            :ways="own.ways"
+            :step="own.number"
+            :most="2"
+            :lesson="id" />
         </section>
         <StepGuidance v-if="guidance" v-model:open="guided" :fold="guidance" :stops="!!step.stop" />
       </template>

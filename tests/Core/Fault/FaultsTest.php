@@ -9,6 +9,7 @@ use Cathedra\Core\Fault\FaultKind;
 use Cathedra\Core\Fault\Faults;
 use Cathedra\Core\Fault\Mend;
 use Cathedra\Core\Fault\Patches;
+use Cathedra\Core\Fault\Sightings;
 use Cathedra\Core\Folding\Sameness;
 use Cathedra\Core\Folding\Unfolding;
 use Cathedra\Core\Rules\BadRules;
@@ -66,7 +67,6 @@ final class FaultsTest extends TestCase
     {
         foreach (Folds::library($slug)->steps as $right) {
             $faults = self::faults($slug, $right->step->number);
-            self::assertLessThanOrEqual(Faults::MOST, count($faults));
             self::assertCount(count($faults), array_unique(array_column($faults, 'kind'), SORT_REGULAR));
             foreach ($faults as $i => $fault) {
                 $name = "$slug {$right->step->number} {$fault->kind->value}";
@@ -100,7 +100,7 @@ final class FaultsTest extends TestCase
         [$steps, $all, $told] = [0, 0, 0];
         foreach (Folds::slugs() as $slug) {
             foreach (Folds::library($slug)->steps as $step) {
-                $faults = self::faults($slug, $step->step->number);
+                $faults = array_slice(self::faults($slug, $step->step->number), 0, Faults::MOST);
                 $steps += $faults === [] ? 0 : 1;
                 $all += count($faults);
                 $told += count(array_filter(
@@ -122,6 +122,22 @@ final class FaultsTest extends TestCase
         self::assertTrue(Patches::areSeen($flat, Folds::steps($corner('4/10'))->end()));
         self::assertFalse(Patches::areSeen($flat, Folds::steps($corner('1/25'))->end()));
         self::assertFalse(Patches::areSeen($flat, $flat));
+    }
+
+    /**
+     * Weights of 7 and 3 of 46 in all, 40 sightings' worth: with 20 sightings, all of the second kind, its share is
+     * (20 + 40 x 3/46) / 60 = 0.377, against 0.065 expected: more than double, so doubled. The first has
+     * (40 x 7/46) / 60 = 0.101 against 0.152: two thirds.
+     */
+    public function testWhatLeadsSeeCountsForMore(): void
+    {
+        $table = FaultTable::fromArray((array) Yaml::parseFile(self::LIBRARY.'/faults.yaml'));
+        self::assertEqualsWithDelta(46.0, array_sum($table->weights), 1e-9);
+        self::assertSame([1.0], array_values(array_unique(Sightings::factors($table, []))));
+        $factors = Sightings::factors($table, ['short' => 20, 'unknown' => 9]);
+        self::assertSame(2.0, $factors['short']);
+        self::assertEqualsWithDelta(2 / 3, $factors['front-only'], 1e-9);
+        self::assertSame(array_keys($table->weights), array_keys($factors));
     }
 
     public function testTheTableIsStrict(): void
