@@ -17,9 +17,15 @@ final readonly class Form
     /**
      * @param  array<string, Formula>  $sizes  by names of SIZES; mm, volume in mm3
      * @param  Solid|null  $solid  the body it is; its volume follows from the other sizes
+     * @param  list<int>  $opens  the steps whose creases open
+     * @param  int  $to  degrees: the angle they open to; 180 is folded flat
      */
-    public function __construct(public array $sizes, public ?Solid $solid = null)
-    {
+    public function __construct(
+        public array $sizes,
+        public ?Solid $solid = null,
+        public array $opens = [],
+        public int $to = 90,
+    ) {
     }
 
     /**

@@ -196,7 +196,14 @@ final readonly class StepReader
             }
         }
 
-        return new Form($sizes, $this->in->has('solid') ? $this->solid($sizes) : null);
+        $opens = $this->in->has('opens') ? $this->in->steps('opens', $this->number - 1) : [];
+
+        return new Form(
+            $sizes,
+            $this->in->has('solid') ? $this->solid($sizes) : null,
+            $opens,
+            $opens === [] ? 90 : $this->in->whole('to', 1, 179, 90),
+        );
     }
 
     private function attach(): Attach

@@ -93,9 +93,15 @@ final readonly class Between
         );
     }
 
-    private static function acceptable(Piece $piece): ?Piece
+    /** Whether no paper is stretched, jumps or stands in other paper. */
+    public static function isPaper(Piece $piece): bool
     {
         return $piece->strain() <= self::STRAIN && $piece->jump() <= self::JUMP &&
-            $piece->depth() <= self::DEPTH * $piece->mesh->side ? $piece : null;
+            $piece->depth() <= self::DEPTH * $piece->mesh->side;
+    }
+
+    private static function acceptable(Piece $piece): ?Piece
+    {
+        return self::isPaper($piece) ? $piece : null;
     }
 }

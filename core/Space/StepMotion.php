@@ -33,7 +33,9 @@ final readonly class StepMotion
     {
         $stages = $step->stages;
         if ($stages === []) {
-            return null;
+            $form = self::form($step);
+
+            return $form === null ? null : [$form];
         }
         if (count($stages) > 1 && ! self::isSame($step->before, $step->after)) {
             $whole = Between::simply($step->before, $step->after)
@@ -52,6 +54,18 @@ final readonly class StepMotion
         }
 
         return $pieces;
+    }
+
+    /** A finished model opened along creases of earlier steps. */
+    private static function form(FoldedStep $step): ?Piece
+    {
+        $form = $step->step->form;
+
+        return $form === null || $form->opens === [] ? null : OpenedForm::of(
+            $step->before,
+            array_map(strval(...), $form->opens),
+            $form->to,
+        );
     }
 
     /** @return list<Piece>|null */
