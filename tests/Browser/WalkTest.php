@@ -27,7 +27,7 @@ final class WalkTest extends BrowserTestCase
         $b->saying('It fits', 'h1');
         $b->click('Start teaching', 'a')->waitForPath('#/teach$#');
         $b->saying('Before the first step', 'h1');
-        for ($step = 1; $step <= 5; $step++) {
+        for ($step = 1; $step <= 6; $step++) {
             $b->click('Next step', 'button');
             $b->saying("$step ", 'h1');
             $b->find('.seats li:nth-child(1) button')->click();
@@ -39,7 +39,7 @@ final class WalkTest extends BrowserTestCase
         $b->until(fn (): bool => count($this->all('.seats button.done')) === 1, 'the mark was not taken back');
 
         $b->visit("/lessons/$lesson/teach"); // reload: same step, same seats
-        $b->saying('5 ', 'h1');
+        $b->saying('6 ', 'h1');
         $b->until(fn (): bool => count($this->all('.seats button.done')) === 1, 'the seat was forgotten');
         $b->click('Next step', 'button')->saying('Finished', 'h1');
         $b->click('End the lesson', 'button')->waitForPath('#/keep$#');
@@ -126,8 +126,8 @@ final class WalkTest extends BrowserTestCase
         $this->choose('Occasion', '');
         $this->choose('Fold', 'petal');
         $b->until(
-            fn (): bool => count($this->all('.tile')) === 4,
-            'crane, flapping bird, dragonfly and lily teach the petal fold',
+            fn (): bool => count($this->all('.tile')) === 5,
+            'crane, flapping bird, two dragonflies and the lily teach the petal fold',
         );
         $this->choose('Group', '1');
         $b->until(fn (): bool => count($this->all('.tile.aside .warn')) > 0, 'what takes too long says so');

@@ -33,7 +33,7 @@ const example = computed(() => page.data.value?.pictures[0])
 function see() {
   const { step: number, drawing } = example.value ?? {}
   if (fold.value && number !== undefined && drawing) {
-    moving.value = { number, name: fold.value.name, sentence: fold.value.what, drawing }
+    moving.value = { number, kind: props.kind, name: fold.value.name, sentence: fold.value.what, drawing }
   }
 }
 const short = (kind: string) => {

@@ -4,11 +4,13 @@ import { nextTick, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Drawing, Ways } from '../api/client'
 import { typing } from '../parts/typing'
+import { formed } from './forms'
 import MotionPicture from './MotionPicture.vue'
 
 /** One step, large, in motion, over the page it belongs to; it plays as soon as it is opened. */
 export interface Shown {
   number: number
+  kind: string
   name: string
   sentence: string
   drawing: Drawing
@@ -50,6 +52,7 @@ onKeyStroke((event) => {
           :step="step.number"
           :drawing="step.drawing"
           :title="step.sentence"
+          :aside="formed(step.kind)"
           :front="front"
           :back="back" />
       </div>

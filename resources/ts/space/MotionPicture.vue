@@ -20,6 +20,8 @@ const props = withDefaults(
     title: string
     front?: string
     back?: string
+    /** a form that stands out to both sides: it is looked at from one side */
+    aside?: boolean
     /** asks for the motion before anybody plays it */
     ahead?: boolean
   }>(),
@@ -29,6 +31,7 @@ const emit = defineEmits<{ moves: [boolean] }>()
 const { t } = useI18n()
 /** Radians: how far the model is tipped while it plays, and a turn by key. */
 const TIP = 0.5
+const ASIDE = -1.2
 const TURN = Math.PI / 12
 
 const wanted = ref(false)
@@ -90,7 +93,10 @@ async function open(): Promise<boolean> {
 async function toggle() {
   if (playing.value) return stop()
   if (await open()) {
-    if (pitch.value === 0 && yaw.value === 0) pitch.value = TIP
+    if (pitch.value === 0 && yaw.value === 0) {
+      pitch.value = TIP
+      yaw.value = props.aside ? ASIDE : 0
+    }
     play()
   }
 }
