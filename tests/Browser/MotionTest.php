@@ -49,6 +49,20 @@ final class MotionTest extends BrowserTestCase
         $b->network(false, 0);
     }
 
+    public function testWithoutALineThePictureStandsUntilTheLineIsBack(): void
+    {
+        $b = $this->browser;
+        $lesson = $this->lesson(['Ada'], 'house');
+        $this->post("/api/lessons/$lesson/events", 'moved', ['step' => 1]);
+        $b->visit("/lessons/$lesson/teach")->saying('1 Book fold', 'h1');
+        $b->network(true, 0);
+        $b->press(WebDriverKeys::ARROW_RIGHT)->saying('2 ', 'h1');
+        $b->press('p')->saying('Coming', 'button');
+        self::assertCount(1, $this->all('.large svg'));
+        $b->network(false, 0);
+        $b->until(fn (): bool => $this->all('.large canvas') !== [] && $this->percent() > 0, 'it never comes');
+    }
+
     /** On the stage two faults stand under the picture, framed, and nothing is cut off at the foot. */
     public function testIfItLooksLikeThisStandsUnderThePicture(): void
     {

@@ -75,7 +75,8 @@ onBeforeUnmount(close)
 /** Opens the scene, if it is not open; false where there is nothing that moves. */
 async function open(): Promise<boolean> {
   wanted.value = true
-  if (!motion.data.value) await motion.suspense()
+  if (motion.error.value) await motion.refetch() // it was lost on the way; perhaps the line is back
+  else if (!motion.data.value) await motion.suspense().catch(() => undefined)
   if (scene.value || failed.value || moves.value !== true) return scene.value !== undefined
   const { PaperScene: Opened } = await import('./PaperScene')
   await nextTick()
@@ -159,9 +160,12 @@ const name = useId()
         @pointercancel="held = undefined"></canvas>
       <FoldPicture v-if="!scene" :drawing="drawing" :title="title" :front="front" :back="back" />
     </div>
+    <p v-if="wanted && motion.error.value && !motion.isFetching.value" class="quiet" role="alert">
+      {{ t('motion.lost') }}
+    </p>
     <figcaption v-if="moves !== false && !failed" class="controls">
       <button type="button" class="play" :aria-pressed="playing" @click="toggle">
-        {{ t(playing ? 'motion.stop' : wanted && motion.isFetching.value ? 'motion.coming' : 'motion.play') }}
+        {{ t(playing ? 'motion.stop' : wanted && motion.isPending.value ? 'motion.coming' : 'motion.play') }}
         <kbd class="key">P</kbd>
       </button>
       <input
@@ -187,7 +191,7 @@ const name = useId()
 </template>
 
 <style scoped>
-.motion { margin: 0; height: 100%; display: grid; grid-template-rows: minmax(0, 1fr) auto; gap: 10px; }
+.motion { margin: 0; height: 100%; display: grid; grid-template-rows: minmax(0, 1fr); grid-auto-rows: auto; gap: 10px; }
 .seen { position: relative; min-height: 0; filter: drop-shadow(0 5px 6px rgb(23 37 45 / 0.2)); }
 canvas { position: absolute; inset: 0; width: 100%; height: 100%; touch-action: none; cursor: grab; }
 .controls { display: flex; flex-wrap: wrap; gap: 8px; align-items: center; }
