@@ -63,6 +63,8 @@ final class Drawing
                 $face['moving']
                     ? $self->tint($self->polygon($face['points']))
                     : $self->mark($face['side'], $self->polygon($face['points']));
+            } elseif ($item['type'] === 'tile') {
+                $self->tile($item['tile']);
             } else {
                 $line = $item['line'];
                 $ends = [$self->at($line['from']), $self->at($line['to'])];
@@ -117,6 +119,18 @@ final class Drawing
         $text = rtrim(rtrim($text, '0'), '.');
 
         return $text === '-0' || $text === '' ? '0' : $text;
+    }
+
+    /**
+     * Paper in space: the colour of its side, and over it a shade.
+     *
+     * @param  array{points: list<Pair>, side: 'front'|'back', shade: int}  $tile
+     */
+    private function tile(array $tile): void
+    {
+        $path = $this->polygon($tile['points']);
+        $this->mark("tile-{$tile['side']}", $path);
+        $tile['shade'] > 0 && $this->mark("shade-{$tile['shade']}", $path);
     }
 
     private function mark(string $style, string $path): void

@@ -11,7 +11,9 @@ namespace Cathedra\Core\Diagram;
  * @phpstan-type Pair array{float, float}
  * @phpstan-type SceneFace array{points: list<Pair>, side: 'front'|'back', moving: bool, depth: int}
  * @phpstan-type SceneLine array{kind: 'raw'|'folded'|'crease', from: Pair, to: Pair}
- * @phpstan-type SceneItem array{type: 'face', face: SceneFace}|array{type: 'line', line: SceneLine}
+ * @phpstan-type SceneTile array{points: list<Pair>, side: 'front'|'back', shade: int}
+ * @phpstan-type TileItem array{type: 'tile', tile: SceneTile}
+ * @phpstan-type SceneItem array{type: 'face', face: SceneFace}|array{type: 'line', line: SceneLine}|TileItem
  * @phpstan-type SceneFold array{kind: 'valley'|'mountain'|'cut', from: Pair, to: Pair}
  * @phpstan-type SceneArrow array{kind: 'fold'|'fold-unfold'|'behind'|'push'|'open'|'pull', from: Pair, bend: Pair,
  *     to: Pair}
@@ -37,6 +39,21 @@ final readonly class Scene
         public array $signs,
         public array $labels = [],
     ) {
+    }
+
+    /**
+     * The corners of an item, or the ends of a line.
+     *
+     * @param  SceneItem  $item
+     * @return list<Pair>
+     */
+    public static function pointsOf(array $item): array
+    {
+        return match ($item['type']) {
+            'face' => $item['face']['points'],
+            'tile' => $item['tile']['points'],
+            'line' => [$item['line']['from'], $item['line']['to']],
+        };
     }
 
     /**

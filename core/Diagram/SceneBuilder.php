@@ -13,6 +13,7 @@ use Cathedra\Core\Sequence\FoldedModel;
 use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\FoldKind;
 use Cathedra\Core\Sequence\Landmark\Nameable;
+use Cathedra\Core\Space\StepMotion;
 
 /**
  * Makes the scene of a state, alone or with the coming step drawn on it. Layers are fanned: every vertex is moved a
@@ -73,6 +74,10 @@ final class SceneBuilder
     /** The model as lists show it: finished, with the parts that were attached, or its most telling flat state. */
     public static function ofModel(FoldedModel $model): Scene
     {
+        $form = self::opened($model);
+        if ($form !== null) {
+            return $form;
+        }
         $shown = $model->sequence->shown;
         if ($shown !== null) {
             return self::after($model->steps[$shown - 1]);
@@ -83,6 +88,18 @@ final class SceneBuilder
         }
 
         return $scene;
+    }
+
+    /** The finished form in space, where the last step opens one; null where it lies flat, or none was found. */
+    private static function opened(FoldedModel $model): ?Scene
+    {
+        $last = $model->steps[count($model->steps) - 1] ?? null;
+        $form = $last?->step->form;
+        $piece = $form === null || $form->opens === [] ? null : StepMotion::of($last)->pieces[0] ?? null;
+
+        return $form === null || $piece === null
+            ? null
+            : SpaceScene::of($piece, count($piece->at) - 1, deg2rad($form->turn), deg2rad($form->tilt));
     }
 
     /** The state after a step. */

@@ -19,12 +19,16 @@ final readonly class Form
      * @param  Solid|null  $solid  the body it is; its volume follows from the other sizes
      * @param  list<int>  $opens  the steps whose creases open
      * @param  int  $to  degrees: the angle they open to; 180 is folded flat
+     * @param  int  $turn  degrees by which the eye stands aside in its picture, to the right
+     * @param  int  $tilt  degrees by which it stands below; negative: above
      */
     public function __construct(
         public array $sizes,
         public ?Solid $solid = null,
         public array $opens = [],
         public int $to = 90,
+        public int $turn = -35,
+        public int $tilt = 25,
     ) {
     }
 

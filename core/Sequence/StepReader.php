@@ -203,6 +203,8 @@ final readonly class StepReader
             $this->in->has('solid') ? $this->solid($sizes) : null,
             $opens,
             $opens === [] ? 90 : $this->in->whole('to', 1, 179, 90),
+            $opens === [] ? 0 : $this->in->whole('turn', -180, 180, -35),
+            $opens === [] ? 0 : $this->in->whole('tilt', -90, 90, 25),
         );
     }
 

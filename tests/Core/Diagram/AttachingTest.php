@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Diagram;
 
+use Cathedra\Core\Diagram\Scene;
 use Cathedra\Core\Diagram\SceneBuilder;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -42,8 +43,7 @@ final class AttachingTest extends TestCase
 
         [$l, $b, $w, $h] = $before->frame;
         foreach ($before->items as $item) {
-            $points = $item['type'] === 'face' ? $item['face']['points'] : [$item['line']['from'], $item['line']['to']];
-            foreach ($points as [$x, $y]) {
+            foreach (Scene::pointsOf($item) as [$x, $y]) {
                 self::assertTrue($x >= $l && $x <= $l + $w && $y >= $b && $y <= $b + $h, 'nothing is cut');
             }
         }

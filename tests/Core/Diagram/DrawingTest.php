@@ -136,6 +136,9 @@ final class DrawingTest extends TestCase
             $scenes = [
                 PatternScene::of($model->end()),
                 SceneBuilder::ofModel($model),
+                SceneBuilder::ofModel(Folds::library('butterfly')),
+                SceneBuilder::ofModel(Folds::library('catamaran')),
+                SceneBuilder::ofModel(Folds::library('crane', ['body' => 'opened'])),
                 SceneBuilder::labelled($model->steps[1]->before, $numbered),
             ];
             foreach ($model->steps as $step) {

@@ -6,6 +6,7 @@ namespace Tests\Core\Diagram;
 
 use Cathedra\Core\Diagram\Halfway;
 use Cathedra\Core\Diagram\PatternScene;
+use Cathedra\Core\Diagram\Scene;
 use Cathedra\Core\Diagram\SceneBuilder;
 use Cathedra\Core\Diagram\SvgRenderer;
 use Cathedra\Core\Folding\Anatomy;
@@ -27,11 +28,7 @@ final class PicturesTest extends TestCase
                 [$left, $bottom, $width, $height] = $scene->frame;
                 self::assertGreaterThan(0, min($width, $height));
                 foreach ($scene->items as $item) {
-                    foreach (
-                        $item['type'] === 'face'
-                            ? $item['face']['points']
-                            : [$item['line']['from'], $item['line']['to']] as [$x, $y]
-                    ) {
+                    foreach (Scene::pointsOf($item) as [$x, $y]) {
                         self::assertTrue(
                             $x > $left && $x < $left + $width && $y > $bottom && $y < $bottom + $height,
                             'inside its frame',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Diagram;
 
 use Cathedra\Core\Diagram\LayerDepth;
+use Cathedra\Core\Diagram\Scene;
 use Cathedra\Core\Diagram\SceneBuilder;
 use Cathedra\Core\Diagram\SvgRenderer;
 use PHPUnit\Framework\TestCase;
@@ -57,12 +58,7 @@ final class SceneTest extends TestCase
                     ...array_column($scene->arrows, 'to'),
                 ];
                 foreach ($scene->items as $item) {
-                    $points = [
-                        ...$points,
-                        ...$item['type'] === 'face'
-                            ? $item['face']['points']
-                            : [$item['line']['from'], $item['line']['to']],
-                    ];
+                    $points = [...$points, ...Scene::pointsOf($item)];
                 }
                 foreach ($points as [$x, $y]) {
                     self::assertTrue(

@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Diagram;
+
+use Cathedra\Core\Space\Piece;
+use Cathedra\Core\Space\Split;
+
+/**
+ * A moment of a motion, or a finished form, as a picture: paper with two sides, shaded by how it faces the light, every
+ * edge that is seen in ink. The eye stands aside by a turn about the upright axis and above by a tilt.
+ *
+ * @phpstan-import-type Pair from Scene
+ * @phpstan-import-type SceneItem from Scene
+ * @phpstan-import-type Tile from Split
+ */
+final readonly class SpaceScene
+{
+    /** How far one layer is set off, as a share of the shorter side; the whole stack is never thicker than STACK. */
+    private const LAYER = 0.0012;
+
+    private const STACK = 0.03;
+
+    /** Where the light comes from, in the picture: from the left, above and before. */
+    private const LIGHT = [-0.36, 0.45, 0.82];
+
+    /** Levels of shade in styles.json: none to 4. */
+    private const SHADES = 4;
+
+    /**
+     * @param  int  $moment  of the piece, from 0
+     * @param  float  $turn  radians: the eye goes to the right
+     * @param  float  $tilt  radians: the eye goes down; negative: up
+     */
+    public static function of(Piece $piece, int $moment, float $turn, float $tilt): Scene
+    {
+        $tiles = Split::painted(self::tiles($piece, $moment, $turn, $tilt));
+        $items = [];
+        [$l, $b, $r, $t] = [INF, INF, -INF, -INF];
+        foreach ($tiles as $tile) {
+            $points = array_map(static fn (array $p): array => [$p[0], $p[1]], $tile['corners']);
+            foreach ($points as [$x, $y]) {
+                [$l, $b, $r, $t] = [min($l, $x), min($b, $y), max($r, $x), max($t, $y)];
+            }
+            $items[] = ['type' => 'tile', 'tile' => [
+                'points' => $points,
+                'side' => $tile['side'],
+                'shade' => (int) round(self::SHADES * (1 - $tile['light'])),
+            ]];
+            foreach ($tile['lines'] as $i => $kind) {
+                if ($kind !== null) {
+                    $items[] = ['type' => 'line', 'line' => [
+                        'kind' => $kind === 'raw' ? 'raw' : 'folded',
+                        'from' => $points[$i],
+                        'to' => $points[($i + 1) % count($points)],
+                    ]];
+                }
+            }
+        }
+        $margin = 0.05 * max($r - $l, $t - $b);
+
+        return new Scene(
+            [$l - $margin, $b - $margin, $r - $l + 2 * $margin, $t - $b + 2 * $margin],
+            $items,
+            [],
+            [],
+            [],
+            [],
+        );
+    }
+
+    /** @return list<Tile> in the eye's frame: x right, y up, z toward the eye */
+    private static function tiles(Piece $piece, int $moment, float $turn, float $tilt): array
+    {
+        $mesh = $piece->mesh;
+        $at = $piece->at[$moment];
+        $share = $moment / max(1, count($piece->at) - 1);
+        $bent = [];
+        foreach ($mesh->hinges as ['a' => $a, 'b' => $b, 'start' => $start, 'end' => $end]) {
+            $bent["$a-$b"] = $bent["$b-$a"] = $start !== 0.0 || $end !== 0.0;
+        }
+        $inner = [];
+        foreach ($mesh->triangles as [$p, $q, $r]) {
+            $inner["$p-$q"] = $inner["$q-$r"] = $inner["$r-$p"] = true;
+        }
+        $deepest = max([1, ...array_map(abs(...), [...$piece->rankStart, ...$piece->rankEnd])]);
+        $layer = $mesh->side * min(self::LAYER, self::STACK / $deepest);
+        $tiles = [];
+        foreach ($mesh->triangles as $i => [$a, $b, $c]) {
+            $cell = $mesh->cellOf[$i];
+            $rank = $piece->rankStart[$cell] * (1 - $share) + $piece->rankEnd[$cell] * $share;
+            $corners = array_map(static fn (int $v): array => self::seen($at[$v], $turn, $tilt), [$a, $b, $c]);
+            $normal = self::normal($corners);
+            $corners = array_map(static fn (array $p): array => [
+                $p[0] + $layer * $rank * $normal[0],
+                $p[1] + $layer * $rank * $normal[1],
+                $p[2] + $layer * $rank * $normal[2],
+            ], $corners);
+            $front = $normal[2] > 0;
+            $light = 0.0;
+            foreach (self::LIGHT as $axis => $toward) {
+                $light += $toward * $normal[$axis] * ($front ? 1 : -1);
+            }
+            $tiles[] = [
+                'corners' => $corners,
+                'lines' => array_map(static fn (array $e): ?string => match (true) {
+                    ! isset($inner["$e[1]-$e[0]"]) => 'raw',
+                    $bent["$e[0]-$e[1]"] ?? false => 'folded',
+                    default => null,
+                }, [[$a, $b], [$b, $c], [$c, $a]]),
+                'side' => $front ? 'front' : 'back',
+                'light' => max(0.0, min(1.0, $light)),
+            ];
+        }
+
+        return $tiles;
+    }
+
+    /**
+     * @param  array{float, float, float}  $p
+     * @return array{float, float, float}
+     */
+    private static function seen(array $p, float $turn, float $tilt): array
+    {
+        [$c, $s] = [cos($turn), sin($turn)];
+        [$x, $z] = [$c * $p[0] - $s * $p[2], $s * $p[0] + $c * $p[2]];
+        [$c, $s] = [cos($tilt), sin($tilt)];
+
+        return [$x, $c * $p[1] + $s * $z, $c * $z - $s * $p[1]];
+    }
+
+    /**
+     * @param  list<array{float, float, float}>  $p
+     * @return array{float, float, float}
+     */
+    private static function normal(array $p): array
+    {
+        [$u, $v] = [
+            [$p[1][0] - $p[0][0], $p[1][1] - $p[0][1], $p[1][2] - $p[0][2]],
+            [$p[2][0] - $p[0][0], $p[2][1] - $p[0][1], $p[2][2] - $p[0][2]],
+        ];
+        $n = [$u[1] * $v[2] - $u[2] * $v[1], $u[2] * $v[0] - $u[0] * $v[2], $u[0] * $v[1] - $u[1] * $v[0]];
+        $length = max(1e-12, sqrt($n[0] ** 2 + $n[1] ** 2 + $n[2] ** 2));
+
+        return [$n[0] / $length, $n[1] / $length, $n[2] / $length];
+    }
+}
