@@ -69,20 +69,12 @@ final readonly class Motions
     /** @return list<int> */
     private static function lines(Mesh $mesh): array
     {
-        $bent = [];
-        foreach ($mesh->hinges as ['a' => $a, 'b' => $b, 'start' => $start, 'end' => $end]) {
-            $bent["$a-$b"] = $bent["$b-$a"] = $start !== 0.0 || $end !== 0.0;
-        }
-        $inner = [];
-        foreach ($mesh->triangles as [$p, $q, $r]) {
-            $inner["$p-$q"] = $inner["$q-$r"] = $inner["$r-$p"] = true;
-        }
         $lines = [];
-        foreach ($mesh->triangles as $t => [$p, $q, $r]) {
-            foreach ([[$p, $q], [$q, $r], [$r, $p]] as [$a, $b]) {
-                $raw = ! isset($inner["$b-$a"]);
-                if ($raw || ($bent["$a-$b"] ?? false)) {
-                    array_push($lines, $t, $a, $b, $raw ? 0 : 1);
+        foreach ($mesh->seenSides() as $t => $sides) {
+            foreach ($sides as $i => $kind) {
+                if ($kind !== null) {
+                    $corners = $mesh->triangles[$t];
+                    array_push($lines, $t, $corners[$i], $corners[($i + 1) % 3], $kind === 'raw' ? 0 : 1);
                 }
             }
         }

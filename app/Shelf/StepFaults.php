@@ -6,11 +6,11 @@ namespace App\Shelf;
 
 use App\Accounts\MannerOf;
 use App\Support\LibraryFiles;
+use App\Teaching\Sightings as Seen;
 use Cathedra\Core\Diagram\SceneBuilder;
 use Cathedra\Core\Fault\Fault;
 use Cathedra\Core\Fault\Faults;
 use Cathedra\Core\Fault\Sightings;
-use Illuminate\Support\Facades\DB;
 
 /** What goes wrong at a step: worked out when it is first asked for, and kept with the model it belongs to. */
 final readonly class StepFaults
@@ -19,11 +19,9 @@ final readonly class StepFaults
         private ModelShelf $shelf,
         private LibraryFiles $files,
         private MannerOf $manner,
+        private Seen $sightings,
     ) {
     }
-
-    /** The table of what leads saw go wrong. */
-    public const SIGHTINGS = 'fault_sightings';
 
     /**
      * @param  array<string, string>  $ways
@@ -32,12 +30,7 @@ final readonly class StepFaults
      */
     public function of(string $model, array $ways, int $step, int $organisation): array
     {
-        $counts = array_map(intval(...), DB::table(self::SIGHTINGS)
-            ->where('organisation_id', $organisation)
-            ->groupBy('kind')
-            ->selectRaw('kind, count(*) as seen')
-            ->pluck('seen', 'kind')
-            ->all());
+        $counts = $this->sightings->counts($organisation);
         $factors = Sightings::factors($this->files->faults(), $counts);
         $all = array_map(
             static fn (FaultData $f): FaultData => $f->weighed($factors[$f->kind], $counts[$f->kind] ?? 0),

@@ -5,24 +5,23 @@ declare(strict_types=1);
 namespace App\Teaching;
 
 use App\Models\Lesson;
-use App\Shelf\StepFaults;
 use App\Support\Controller;
 use Cathedra\Core\Fault\FaultKind;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 
 /** What a lead saw go wrong in a lesson; from it the place learns what to warn of first. */
 final class FaultSightings extends Controller
 {
+    public function __construct(private readonly Sightings $sightings)
+    {
+    }
+
     public function index(Lesson $lesson): JsonResponse
     {
-        return response()->json(DB::table(StepFaults::SIGHTINGS)
-            ->where('lesson_id', $lesson->id)
-            ->orderBy('id')
-            ->get(['model', 'step', 'kind']));
+        return response()->json($this->sightings->of($lesson));
     }
 
     public function tick(Request $request, Lesson $lesson): Response
@@ -36,18 +35,8 @@ final class FaultSightings extends Controller
             'model.in' => 'This model is not folded in this lesson.',
             'kind.in' => 'There is no such kind of mistake.',
         ]);
-        $of = [
-            'lesson_id' => $lesson->id,
-            'model' => $given['model'],
-            'step' => $given['step'],
-            'kind' => $given['kind'],
-        ];
-        $given['seen']
-            ? DB::table(StepFaults::SIGHTINGS)->insertOrIgnore([
-                ...$of,
-                'organisation_id' => $this->user($request)->organisation_id,
-            ])
-            : DB::table(StepFaults::SIGHTINGS)->where($of)->delete();
+        $fault = ['model' => $given['model'], 'step' => $given['step'], 'kind' => $given['kind']];
+        $this->sightings->tick($lesson, $fault, (bool) $given['seen']);
 
         return response()->noContent();
     }

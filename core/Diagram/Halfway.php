@@ -6,6 +6,7 @@ namespace Cathedra\Core\Diagram;
 
 use Cathedra\Core\Folding\Edge;
 use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Folding\LayerDepth;
 use Cathedra\Core\Folding\Stacks;
 use Cathedra\Core\Geometry\Box;
 use Cathedra\Core\Geometry\Isometry;

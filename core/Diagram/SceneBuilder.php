@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cathedra\Core\Diagram;
 
 use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Folding\LayerDepth;
 use Cathedra\Core\Folding\Pinches;
 use Cathedra\Core\Geometry\Box;
 use Cathedra\Core\Geometry\Point;

@@ -76,14 +76,7 @@ final readonly class SpaceScene
         $mesh = $piece->mesh;
         $at = $piece->at[$moment];
         $share = $moment / max(1, count($piece->at) - 1);
-        $bent = [];
-        foreach ($mesh->hinges as ['a' => $a, 'b' => $b, 'start' => $start, 'end' => $end]) {
-            $bent["$a-$b"] = $bent["$b-$a"] = $start !== 0.0 || $end !== 0.0;
-        }
-        $inner = [];
-        foreach ($mesh->triangles as [$p, $q, $r]) {
-            $inner["$p-$q"] = $inner["$q-$r"] = $inner["$r-$p"] = true;
-        }
+        $sides = $mesh->seenSides();
         $deepest = max([1, ...array_map(abs(...), [...$piece->rankStart, ...$piece->rankEnd])]);
         $layer = $mesh->side * min(self::LAYER, self::STACK / $deepest);
         $tiles = [];
@@ -104,11 +97,7 @@ final readonly class SpaceScene
             }
             $tiles[] = [
                 'corners' => $corners,
-                'lines' => array_map(static fn (array $e): ?string => match (true) {
-                    ! isset($inner["$e[1]-$e[0]"]) => 'raw',
-                    $bent["$e[0]-$e[1]"] ?? false => 'folded',
-                    default => null,
-                }, [[$a, $b], [$b, $c], [$c, $a]]),
+                'lines' => $sides[$i],
                 'side' => $front ? 'front' : 'back',
                 'light' => max(0.0, min(1.0, $light)),
             ];

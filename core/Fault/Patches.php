@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Fault;
 
-use Cathedra\Core\Diagram\LayerDepth;
 use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Folding\LayerDepth;
 use Cathedra\Core\Geometry\Box;
 use Cathedra\Core\Geometry\Point;
 

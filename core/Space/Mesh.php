@@ -61,4 +61,31 @@ final readonly class Mesh
 
         return array_values($edges);
     }
+
+    /**
+     * What is to be seen along the sides of every triangle, in the order of its corners: a raw edge, a crease that is
+     * bent before or after, or nothing.
+     *
+     * @return list<list<'raw'|'folded'|null>>
+     */
+    public function seenSides(): array
+    {
+        $bent = [];
+        foreach ($this->hinges as ['a' => $a, 'b' => $b, 'start' => $start, 'end' => $end]) {
+            $bent["$a-$b"] = $bent["$b-$a"] = $start !== 0.0 || $end !== 0.0;
+        }
+        $inner = [];
+        foreach ($this->triangles as [$p, $q, $r]) {
+            $inner["$p-$q"] = $inner["$q-$r"] = $inner["$r-$p"] = true;
+        }
+
+        return array_map(static fn (array $t): array => array_map(
+            static fn (array $side): ?string => match (true) {
+                ! isset($inner["$side[1]-$side[0]"]) => 'raw',
+                $bent["$side[0]-$side[1]"] ?? false => 'folded',
+                default => null,
+            },
+            [[$t[0], $t[1]], [$t[1], $t[2]], [$t[2], $t[0]]],
+        ), $this->triangles);
+    }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Space;
 
-use Cathedra\Core\Diagram\LayerDepth;
 use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Folding\LayerDepth;
 
 /** A piece of a motion, from one flat state to the next: one mesh, and where its vertices are at each moment. */
 final readonly class Piece

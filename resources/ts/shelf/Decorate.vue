@@ -2,11 +2,10 @@
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useRoute } from 'vue-router'
-import type { Ways } from '../api/client'
 import { useModel, useSheetMap } from '../api/queries'
 import AskState from '../parts/AskState.vue'
 import { decimal, fromDecimal, useMeasure } from '../parts/measure'
+import { useAskedWays } from './askedWays'
 import SeenModel from './SeenModel.vue'
 import { onModel, onSheet, type Side, type View } from './sheetMap'
 import SheetSide from './SheetSide.vue'
@@ -15,15 +14,7 @@ import SheetSide from './SheetSide.vue'
 const props = defineProps<{ slug: string }>()
 const { t } = useI18n()
 const { unit } = useMeasure()
-const route = useRoute()
-const ways = computed<Ways>(() =>
-  Object.fromEntries(
-    String(route.query['ways'] ?? '')
-      .split(',')
-      .filter((pair) => pair.includes(':'))
-      .map((pair) => pair.split(':') as [string, string]),
-  ),
-)
+const ways = useAskedWays()
 const model = useModel(() => props.slug, ways)
 const map = useSheetMap(() => props.slug, ways)
 const colours = useLocalStorage('paper', { front: '#0e6e7c', back: '#fdfcf8' })

@@ -2,26 +2,18 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useRoute } from 'vue-router'
-import { answer, client, type ModelData, type StepData, type Ways } from '../api/client'
+import { answer, client, type ModelData, type StepData } from '../api/client'
 import { useModel, useProgramme } from '../api/queries'
 import AskState from '../parts/AskState.vue'
 import Leaves from '../parts/Leaves.vue'
+import { useAskedWays } from './askedWays'
 import HandoutField from './HandoutField.vue'
 
 /** The steps of a model, or of all models of a lesson, on leaves of paper: drawn in grey, said as on the stage. */
 const props = defineProps<{ slug?: string; id?: number }>()
 const { t } = useI18n()
-const route = useRoute()
 /** From the shelf: the ways as the address names them ("base:squash"). */
-const ways = computed<Ways>(() =>
-  Object.fromEntries(
-    String(route.query['ways'] ?? '')
-      .split(',')
-      .filter((pair) => pair.includes(':'))
-      .map((pair) => pair.split(':') as [string, string]),
-  ),
-)
+const ways = useAskedWays()
 const alone = useModel(() => props.slug, ways)
 const found = useQuery({
   queryKey: ['lessons', () => props.id],

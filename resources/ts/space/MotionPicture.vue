@@ -72,15 +72,21 @@ watch(
 )
 onBeforeUnmount(close)
 
-/** Opens the scene, if it is not open; false where there is nothing that moves. */
-async function open(): Promise<boolean> {
+/** Opens the scene, if it is not open; false where there is nothing that moves. Pressed twice, it is opened once. */
+let opening: Promise<boolean> | undefined
+function open(): Promise<boolean> {
+  opening ??= opened().finally(() => { opening = undefined })
+  return opening
+}
+async function opened(): Promise<boolean> {
+  const asked = props.step
   wanted.value = true
   if (motion.error.value) await motion.refetch() // it was lost on the way; perhaps the line is back
   else if (!motion.data.value) await motion.suspense().catch(() => undefined)
   if (scene.value || failed.value || moves.value !== true) return scene.value !== undefined
   const { PaperScene: Opened } = await import('./PaperScene')
   await nextTick()
-  if (!canvas.value) return false
+  if (!canvas.value || asked !== props.step) return false // another step has come meanwhile
   try {
     scene.value = new Opened(canvas.value, pieces.value, motion.data.value?.side ?? 150, {
       front: props.front,

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Core\Diagram;
 
-use Cathedra\Core\Diagram\LayerDepth;
 use Cathedra\Core\Diagram\Scene;
 use Cathedra\Core\Diagram\SceneBuilder;
 use Cathedra\Core\Diagram\SvgRenderer;
+use Cathedra\Core\Folding\LayerDepth;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Folds;
 

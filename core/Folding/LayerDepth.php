@@ -2,9 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Cathedra\Core\Diagram;
-
-use Cathedra\Core\Folding\FoldedState;
+namespace Cathedra\Core\Folding;
 
 /** How many layers lie over each face: the longest chain of faces each above the next. */
 final readonly class LayerDepth
