@@ -8,6 +8,7 @@ use Cathedra\Core\CathedraException;
 use Cathedra\Core\FoldFormat\FoldImport;
 use Cathedra\Core\Folding\FoldDocument;
 use Cathedra\Core\Sequence\Folder;
+use Cathedra\Core\Space\Forms;
 use Illuminate\Console\Command;
 
 /** Folds a sequence and prints one FOLD document on standard output. Needs no database. */
@@ -38,6 +39,10 @@ final class FoldCommand extends Command
             $read = $sequence->read($file, $this->option('route'), $this->option('choice'));
             $folded = Folder::fold($read, (float) $side);
             $steps = $written->steps($folded);
+            $objection = Forms::objection($folded);
+            if ($objection !== null) {
+                return $this->refuse($objection);
+            }
         } catch (CathedraException|BadArgument $e) {
             return $this->refuse($e->getMessage());
         }

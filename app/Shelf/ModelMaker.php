@@ -20,6 +20,8 @@ use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\Part;
 use Cathedra\Core\Sequence\Route;
 use Cathedra\Core\Sequence\Sequence;
+use Cathedra\Core\Space\FormSizes;
+use Cathedra\Core\Space\StepMotion;
 use Cathedra\Core\Wording\Look;
 use Cathedra\Core\Wording\Manner;
 use Cathedra\Core\Wording\Phrasebook;
@@ -100,12 +102,15 @@ final readonly class ModelMaker
         return ['brief' => $brief, 'summary' => $summary, 'model' => $model];
     }
 
-    /** What a model is that is opened at the end, in the author's likeness; null for models that stay flat. */
+    /**
+     * What a model is that is opened at the end, in the author's likeness; null for models that stay flat, and where
+     * the picture shows it opened.
+     */
     private static function opened(FoldedModel $folded): ?string
     {
         $last = array_key_last($folded->steps);
 
-        return $last === null || Look::formAt($folded, $last) === null
+        return $last === null || Look::formAt($folded, $last) === null || StepMotion::form($folded->steps[$last]) !== []
             ? null
             : ($folded->steps[$last]->step->like ?? $folded->sequence->title);
     }
@@ -125,7 +130,7 @@ final readonly class ModelMaker
         $box = $folded->end()->box();
         $side = min($folded->start->sheet->width, $folded->start->sheet->height);
         $measures = [];
-        foreach ($folded->measures() as $name => $value) {
+        foreach (FormSizes::of($folded) as $name => $value) {
             $measures[$name] = round($value / $side ** ($name === 'volume' ? 3 : 1), 6);
         }
 

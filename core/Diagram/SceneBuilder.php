@@ -75,7 +75,8 @@ final class SceneBuilder
     /** The model as lists show it: finished, with the parts that were attached, or its most telling flat state. */
     public static function ofModel(FoldedModel $model): Scene
     {
-        $form = self::opened($model);
+        $last = $model->steps[count($model->steps) - 1] ?? null;
+        $form = $last === null ? null : self::formed($last);
         if ($form !== null) {
             return $form;
         }
@@ -91,22 +92,29 @@ final class SceneBuilder
         return $scene;
     }
 
-    /** The finished form in space, where the last step opens one; null where it lies flat, or none was found. */
-    private static function opened(FoldedModel $model): ?Scene
+    /** The finished form in space that a step makes; null where it lies flat, or none is known. */
+    private static function formed(FoldedStep $step): ?Scene
     {
-        $last = $model->steps[count($model->steps) - 1] ?? null;
-        $form = $last?->step->form;
-        $piece = $form === null || $form->opens === [] ? null : StepMotion::of($last)->pieces[0] ?? null;
+        $form = $step->step->form;
+        $pieces = StepMotion::form($step);
+        if ($form === null || ! is_array($pieces) || $pieces === []) {
+            return null;
+        }
+        $piece = $pieces[count($pieces) - 1];
 
-        return $form === null || $piece === null
-            ? null
-            : SpaceScene::of($piece, count($piece->at) - 1, deg2rad($form->turn), deg2rad($form->tilt));
+        return SpaceScene::of(
+            $piece,
+            count($piece->at) - 1,
+            deg2rad($form->turn),
+            deg2rad($form->tilt),
+            deg2rad($form->roll),
+        );
     }
 
-    /** The state after a step. */
+    /** The state after a step, or the form in space that it makes. */
     public static function after(FoldedStep $step): Scene
     {
-        return Attaching::joined(self::ofState($step->after), $step);
+        return self::formed($step) ?? Attaching::joined(self::ofState($step->after), $step);
     }
 
     /**

@@ -32,10 +32,11 @@ final readonly class SpaceScene
      * @param  int  $moment  of the piece, from 0
      * @param  float  $turn  radians: the eye goes to the right
      * @param  float  $tilt  radians: the eye goes down; negative: up
+     * @param  float  $roll  radians by which the model is turned on the table before that, counterclockwise
      */
-    public static function of(Piece $piece, int $moment, float $turn, float $tilt): Scene
+    public static function of(Piece $piece, int $moment, float $turn, float $tilt, float $roll = 0.0): Scene
     {
-        $tiles = Split::painted(self::tiles($piece, $moment, $turn, $tilt));
+        $tiles = Split::painted(self::tiles($piece, $moment, [$roll, $turn, $tilt]));
         $items = [];
         [$l, $b, $r, $t] = [INF, INF, -INF, -INF];
         foreach ($tiles as $tile) {
@@ -70,8 +71,11 @@ final readonly class SpaceScene
         );
     }
 
-    /** @return list<Tile> in the eye's frame: x right, y up, z toward the eye */
-    private static function tiles(Piece $piece, int $moment, float $turn, float $tilt): array
+    /**
+     * @param  array{float, float, float}  $eye  roll, turn and tilt
+     * @return list<Tile> in the eye's frame: x right, y up, z toward the eye
+     */
+    private static function tiles(Piece $piece, int $moment, array $eye): array
     {
         $mesh = $piece->mesh;
         $at = $piece->at[$moment];
@@ -83,7 +87,7 @@ final readonly class SpaceScene
         foreach ($mesh->triangles as $i => [$a, $b, $c]) {
             $cell = $mesh->cellOf[$i];
             $rank = $piece->rankStart[$cell] * (1 - $share) + $piece->rankEnd[$cell] * $share;
-            $corners = array_map(static fn (int $v): array => self::seen($at[$v], $turn, $tilt), [$a, $b, $c]);
+            $corners = array_map(static fn (int $v): array => self::seen($at[$v], $eye), [$a, $b, $c]);
             $normal = self::normal($corners);
             $corners = array_map(static fn (array $p): array => [
                 $p[0] + $layer * $rank * $normal[0],
@@ -108,15 +112,19 @@ final readonly class SpaceScene
 
     /**
      * @param  array{float, float, float}  $p
+     * @param  array{float, float, float}  $eye
      * @return array{float, float, float}
      */
-    private static function seen(array $p, float $turn, float $tilt): array
+    private static function seen(array $p, array $eye): array
     {
+        [$roll, $turn, $tilt] = $eye;
+        [$c, $s] = [cos($roll), sin($roll)];
+        [$x, $y] = [$c * $p[0] - $s * $p[1], $s * $p[0] + $c * $p[1]];
         [$c, $s] = [cos($turn), sin($turn)];
-        [$x, $z] = [$c * $p[0] - $s * $p[2], $s * $p[0] + $c * $p[2]];
+        [$x, $z] = [$c * $x - $s * $p[2], $s * $x + $c * $p[2]];
         [$c, $s] = [cos($tilt), sin($tilt)];
 
-        return [$x, $c * $p[1] + $s * $z, $c * $z - $s * $p[1]];
+        return [$x, $c * $y + $s * $z, $c * $z - $s * $y];
     }
 
     /**

@@ -43,7 +43,7 @@ final readonly class SvgRenderer
     }
 
     /**
-     * @param  array{fill?: string, opacity?: float, text?: float, passes: list<array{ink: string,
+     * @param  array{fill?: string, opacity?: float, edge?: float, text?: float, passes: list<array{ink: string,
      *     width: float, dash?: list<float>}>}  $style
      * @param  array<string, string>  $inks
      */
@@ -51,10 +51,13 @@ final readonly class SvgRenderer
     {
         $out = isset($style['fill'])
             ? sprintf(
-                '<path d="%s" fill="%s"%s/>',
+                '<path d="%s" fill="%s"%s%s/>',
                 $path,
                 $inks[$style['fill']],
-                isset($style['opacity']) ? " fill-opacity=\"{$style['opacity']}\"" : '',
+                isset($style['opacity']) ? " opacity=\"{$style['opacity']}\"" : '',
+                isset($style['edge'])
+                    ? sprintf(' stroke="%s" stroke-width="%s"', $inks[$style['fill']], $style['edge'])
+                    : '',
             )
             : '';
         foreach ($style['passes'] as $pass) {
@@ -90,8 +93,8 @@ final readonly class SvgRenderer
     }
 
     /**
-     * @return array<string, array{fill?: string, opacity?: float, text?: float, passes: list<array{ink: string,
-     *     width: float, dash?: list<float>}>}> by name; the browser prints by the same file
+     * @return array<string, array{fill?: string, opacity?: float, edge?: float, text?: float,
+     *     passes: list<array{ink: string, width: float, dash?: list<float>}>}> by name; the browser has the same
      */
     private static function styles(): array
     {

@@ -36,7 +36,8 @@ final readonly class FoldedModel
     }
 
     /**
-     * Sizes of the finished form that is not flat: those of the last step that gives any.
+     * Sizes of the finished form that is not flat, by the formulas of the last step that gives any (Space\FormSizes
+     * measures them where the form is computed).
      *
      * @return array<string, float> width, depth, height in mm, volume in mm3; those that are known
      */
@@ -48,9 +49,15 @@ final readonly class FoldedModel
     /** The last form that has sizes. */
     public function form(): ?Form
     {
+        return $this->formed()?->step->form;
+    }
+
+    /** The step that makes it. */
+    public function formed(): ?FoldedStep
+    {
         foreach (array_reverse($this->steps) as $step) {
-            if ($step->step->form !== null && $step->step->form->sizes !== []) {
-                return $step->step->form;
+            if ($step->step->form !== null && ($step->step->form->sizes !== [] || $step->step->form->shape !== null)) {
+                return $step;
             }
         }
 

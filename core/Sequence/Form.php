@@ -18,9 +18,11 @@ final readonly class Form
      * @param  array<string, Formula>  $sizes  by names of SIZES; mm, volume in mm3
      * @param  Solid|null  $solid  the body it is; its volume follows from the other sizes
      * @param  list<int>  $opens  the steps whose creases open
-     * @param  int  $to  degrees: the angle they open to; 180 is folded flat
+     * @param  int  $to  degrees: the angle they open to, 180 is folded flat; or the angle to which a fan is spread
      * @param  int  $turn  degrees by which the eye stands aside in its picture, to the right
      * @param  int  $tilt  degrees by which it stands below; negative: above
+     * @param  int  $roll  degrees by which the model is turned on the table before that, counterclockwise
+     * @param  Shape|null  $shape  the form by formula that it is
      */
     public function __construct(
         public array $sizes,
@@ -29,7 +31,15 @@ final readonly class Form
         public int $to = 90,
         public int $turn = -35,
         public int $tilt = 25,
+        public int $roll = 0,
+        public ?Shape $shape = null,
     ) {
+    }
+
+    /** Whether it is known where the paper is. */
+    public function isKnown(): bool
+    {
+        return $this->shape !== null || $this->opens !== [];
     }
 
     /**
@@ -41,7 +51,7 @@ final readonly class Form
     {
         $sizes = array_map(static fn (Formula $f): float => $f->value($width, $height), $this->sizes);
 
-        return $this->solid === null ? $sizes : ['volume' => $this->solid->volume($sizes)] + $sizes;
+        return $this->solid === null || $sizes === [] ? $sizes : ['volume' => $this->solid->volume($sizes)] + $sizes;
     }
 
     /**
@@ -54,7 +64,7 @@ final readonly class Form
     public function objection(FoldedState $flat): ?string
     {
         $sizes = $this->measured($flat->sheet->width, $flat->sheet->height);
-        if ($this->solid === null) {
+        if ($this->solid === null || $sizes === []) {
             return null;
         }
         $typed = ($this->sizes['volume'] ?? null)?->value($flat->sheet->width, $flat->sheet->height);

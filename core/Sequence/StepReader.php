@@ -197,14 +197,27 @@ final readonly class StepReader
         }
 
         $opens = $this->in->has('opens') ? $this->in->steps('opens', $this->number - 1) : [];
+        $shape = $this->in->has('shape')
+            ? Shape::from($this->in->oneOf('shape', array_column(Shape::cases(), 'value')))
+            : null;
+        if ($shape !== null && $opens !== []) {
+            throw $this->in->bad('shape', 'A form is told by "opens" or by "shape", not by both.');
+        }
+        $isKnown = $shape !== null || $opens !== [];
 
         return new Form(
             $sizes,
-            $this->in->has('solid') ? $this->solid($sizes) : null,
+            $this->in->has('solid') ? $this->solid($sizes, $shape !== null) : null,
             $opens,
-            $opens === [] ? 90 : $this->in->whole('to', 1, 179, 90),
-            $opens === [] ? 0 : $this->in->whole('turn', -180, 180, -35),
-            $opens === [] ? 0 : $this->in->whole('tilt', -90, 90, 25),
+            match (true) {
+                $opens !== [] => $this->in->whole('to', 1, 179, 90),
+                $shape === Shape::Fan => $this->in->whole('to', 10, 75, 70),
+                default => 90,
+            },
+            $isKnown ? $this->in->whole('turn', -180, 180, -35) : 0,
+            $isKnown ? $this->in->whole('tilt', -90, 90, 25) : 0,
+            $isKnown ? $this->in->whole('roll', -180, 180, 0) : 0,
+            $shape,
         );
     }
 
@@ -233,12 +246,15 @@ final readonly class StepReader
         );
     }
 
-    /** @param  array<string, Formula>  $sizes */
-    private function solid(array $sizes): Solid
+    /**
+     * @param  array<string, Formula>  $sizes
+     * @param  bool  $isMeasured  its lengths are measured on the form and need not be typed
+     */
+    private function solid(array $sizes, bool $isMeasured): Solid
     {
         $solid = Solid::from($this->in->oneOf('solid', array_column(Solid::cases(), 'value')));
         foreach ($solid->lengths() as $length) {
-            isset($sizes[$length]) || throw $this->in->bad(
+            isset($sizes[$length]) || ($isMeasured && $sizes === []) || throw $this->in->bad(
                 'size',
                 "A {$solid->value} is measured by ".implode(', ', $solid->lengths())."; \"size\" lacks $length.",
             );

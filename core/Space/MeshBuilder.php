@@ -6,6 +6,7 @@ namespace Cathedra\Core\Space;
 
 use Cathedra\Core\Folding\Assignment;
 use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
 use Cathedra\Core\Geometry\Segment;
@@ -32,16 +33,24 @@ final class MeshBuilder
     /** @var array<string, list<int>> points by square of the grid */
     private array $grid = [];
 
-    private function __construct(private readonly FoldedState $before, private readonly FoldedState $after)
-    {
+    /** @param  list<Line>  $bends */
+    private function __construct(
+        private readonly FoldedState $before,
+        private readonly FoldedState $after,
+        private readonly array $bends,
+    ) {
         $sheet = $before->sheet;
         $this->snap = self::SNAP * min($sheet->width, $sheet->height);
     }
 
-    /** Both states are of one sheet; what was cut away in the second is left out. */
-    public static function between(FoldedState $before, FoldedState $after): Mesh
+    /**
+     * Both states are of one sheet; what was cut away in the second is left out.
+     *
+     * @param  list<Line>  $bends  on the sheet: cells are cut along them, too
+     */
+    public static function between(FoldedState $before, FoldedState $after, array $bends = []): Mesh
     {
-        return (new self($before, $after))->build();
+        return (new self($before, $after, $bends))->build();
     }
 
     private function build(): Mesh
@@ -130,17 +139,33 @@ final class MeshBuilder
                 if (! $box->overlaps($boxes[$g], 0.0)) {
                     continue;
                 }
-                $piece = $face->intersection($other);
-                $loop = $piece->area() > $least ? $this->loop($piece) : [];
-                if (count($loop) > 2) {
-                    $loops[] = $loop;
-                    $from[] = $f;
-                    $to[] = $g;
+                foreach ($this->bent($face->intersection($other)) as $piece) {
+                    $loop = $piece->area() > $least ? $this->loop($piece) : [];
+                    if (count($loop) > 2) {
+                        $loops[] = $loop;
+                        $from[] = $f;
+                        $to[] = $g;
+                    }
                 }
             }
         }
 
         return [$loops, $from, $to];
+    }
+
+    /** @return list<Polygon> the piece cut along the bends */
+    private function bent(Polygon $piece): array
+    {
+        $pieces = [$piece];
+        foreach ($this->bends as $line) {
+            $cut = [];
+            foreach ($pieces as $part) {
+                array_push($cut, $part->clippedBy($line), $part->clippedBy($line->reversed()));
+            }
+            $pieces = array_filter($cut, static fn (Polygon $p): bool => ! $p->isEmpty());
+        }
+
+        return array_values($pieces);
     }
 
     /** @return list<int> corners of the piece, each once */

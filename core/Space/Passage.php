@@ -7,6 +7,7 @@ namespace Cathedra\Core\Space;
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Geometry\Box;
 use Cathedra\Core\Geometry\Isometry;
+use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
 
@@ -39,9 +40,10 @@ final readonly class Passage
     ) {
     }
 
-    public static function between(FoldedState $before, FoldedState $after): self
+    /** @param  list<Line>  $bends  on the sheet: cells are cut along them, too */
+    public static function between(FoldedState $before, FoldedState $after, array $bends = []): self
     {
-        $mesh = MeshBuilder::between($before, $after);
+        $mesh = MeshBuilder::between($before, $after, $bends);
         $was = array_map(static fn (int $f): Isometry => $before->placements[$f], $mesh->from);
         $will = array_map(static fn (int $f): Isometry => $after->placements[$f], $mesh->to);
         $relative = [];

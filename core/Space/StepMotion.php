@@ -6,6 +6,7 @@ namespace Cathedra\Core\Space;
 
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Sequence\FoldedStep;
+use Cathedra\Core\Space\Form\Shapes;
 
 /**
  * A step as it moves: as one movement where that can be, else one movement after the other, as it was folded. Where no
@@ -28,6 +29,41 @@ final readonly class StepMotion
         return $this->pieces !== [];
     }
 
+    /**
+     * The finished form that a step makes, with its way where one is known: its last moment is the form.
+     *
+     * @return list<Piece>|string none where it is not told what form; or why it cannot be this one
+     */
+    public static function form(FoldedStep $step): array|string
+    {
+        /** @var \WeakMap<FoldedStep, list<Piece>|string>|null $known  pictures and motion ask for the same one */
+        static $known = null;
+        $known ??= new \WeakMap();
+
+        return $known[$step] ??= self::made($step);
+    }
+
+    /** @return list<Piece>|string */
+    private static function made(FoldedStep $step): array|string
+    {
+        $form = $step->step->form;
+        if ($form === null || ! $form->isKnown()) {
+            return [];
+        }
+        if ($form->shape !== null) {
+            $shape = Shapes::of($form, $step->before);
+
+            return $shape === null
+                ? "the flat state is not the one that a {$form->shape->value} is made of"
+                : ShapedForm::of($step->before, $shape);
+        }
+        $opened = OpenedForm::of($step->before, array_map(strval(...), $form->opens), $form->to);
+
+        return $opened === null
+            ? 'paper would part or pass through paper; open other steps, or less far'
+            : [$opened];
+    }
+
     /** @return list<Piece>|null */
     private static function pieces(FoldedStep $step): ?array
     {
@@ -35,7 +71,7 @@ final readonly class StepMotion
         if ($stages === []) {
             $form = self::form($step);
 
-            return $form === null ? null : [$form];
+            return is_array($form) && count($form[0]->at ?? []) > 1 ? $form : null;
         }
         if (count($stages) > 1 && ! self::isSame($step->before, $step->after)) {
             $whole = Between::simply($step->before, $step->after)
@@ -54,18 +90,6 @@ final readonly class StepMotion
         }
 
         return $pieces;
-    }
-
-    /** A finished model opened along creases of earlier steps. */
-    private static function form(FoldedStep $step): ?Piece
-    {
-        $form = $step->step->form;
-
-        return $form === null || $form->opens === [] ? null : OpenedForm::of(
-            $step->before,
-            array_map(strval(...), $form->opens),
-            $form->to,
-        );
     }
 
     /** @return list<Piece>|null */

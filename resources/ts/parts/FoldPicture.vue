@@ -19,6 +19,8 @@ const props = withDefaults(
 interface Style {
   fill?: string
   opacity?: number
+  /** a stroke of the fill's own ink round it, so that neighbours leave no seam */
+  edge?: number
   text?: number
   passes: { ink: string; width: number; dash?: number[] }[]
 }
@@ -37,9 +39,11 @@ const box = computed(() => `0 0 ${props.drawing.width} ${props.drawing.height}`)
 /** Every path of the picture in the order of painting: the fill of a mark, then its strokes. */
 const paths = computed(() =>
   marks.value.flatMap(({ style, path: d }) => {
-    const { fill, opacity, passes } = styles[style] ?? { passes: [] }
+    const { fill, opacity, edge, passes } = styles[style] ?? { passes: [] }
     return [
-      ...(fill === undefined ? [] : [{ d, fill: inks.value[fill], 'fill-opacity': opacity }]),
+      ...(fill === undefined
+        ? []
+        : [{ d, fill: inks.value[fill], opacity, stroke: edge ? inks.value[fill] : undefined, 'stroke-width': edge }]),
       ...passes.map(({ ink, width, dash }) => ({
         d,
         stroke: inks.value[ink],

@@ -8,6 +8,7 @@ use Cathedra\Core\Sequence\FoldedModel;
 use Cathedra\Core\Sequence\Folder;
 use Cathedra\Core\Sequence\FoldKind;
 use Cathedra\Core\Sequence\Loader;
+use Cathedra\Core\Space\Forms;
 use Cathedra\Core\Wording\StepText;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -30,7 +31,9 @@ final class DocumentedTest extends TestCase
     public function testAnExampleFolds(string $block): void
     {
         $words = Folds::words();
-        foreach (self::fold($block)->steps as $step) {
+        $model = self::fold($block);
+        self::assertNull(Forms::objection($model));
+        foreach ($model->steps as $step) {
             Folds::assertPaper($step->after, "step {$step->step->number}");
             self::assertMatchesRegularExpression('/^[A-Z][^{}]+\.$/', StepText::of($step, $words)->sentence);
         }

@@ -46,10 +46,10 @@ final class OpenedFormTest extends TestCase
     public function testAFanSpreadsEvenly(): void
     {
         $model = Folds::library('fan');
-        $motion = StepMotion::of($model->steps[count($model->steps) - 1]);
-        self::assertCount(1, $motion->pieces);
-        $mesh = $motion->pieces[0]->mesh;
-        $last = $motion->pieces[0]->at[count($motion->pieces[0]->at) - 1];
+        $piece = OpenedForm::of($model->end(), ['1', '2', '3', '4', '5', '6'], 110);
+        self::assertNotNull($piece);
+        $mesh = $piece->mesh;
+        $last = $piece->at[count($piece->at) - 1];
         $ends = [];
         foreach ($mesh->sheet as $vertex => [$x, $y]) {
             if (abs($y) < 1e-6) {
