@@ -11,6 +11,7 @@ use App\Support\Api\Shape;
     Shape('MotionData', [
         'step' => 'integer',
         'side' => 'number',
+        'view' => ['roll' => 'integer', 'turn' => 'integer', 'tilt' => 'integer', 'stands' => 'boolean'],
         'pieces' => ['[]' => [
             'corners' => 'integer[]',
             'ranks' => 'integer[]',
@@ -22,6 +23,8 @@ use App\Support\Api\Shape;
         ]],
     ], [
         'side' => 'the shorter side of the sheet, mm',
+        'view' => 'from where it is looked at: degrees turned on the table, then the eye to the right, then below; '
+            .'stands: it ends not flat',
         'pieces' => 'one after the other; none: the step has no motion, or none was found',
         'corners' => 'three vertices a triangle, counterclockwise seen from the front of the paper',
         'ranks' => 'by triangle, at the first moment: layers over it, along its front (negative: its front is up)',
@@ -35,8 +38,13 @@ final readonly class MotionData
     /**
      * @param  list<array{corners: list<int>, ranks: list<int>, ranks_end: list<int>, lines: list<int>,
      *     vertices: int, moments: int, at: string}>  $pieces
+     * @param  array{roll: int, turn: int, tilt: int, stands: bool}  $view
      */
-    public function __construct(public int $step, public float $side, public array $pieces)
-    {
+    public function __construct(
+        public int $step,
+        public float $side,
+        public array $pieces,
+        public array $view,
+    ) {
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shelf;
 
+use Cathedra\Core\Sequence\Form;
 use Cathedra\Core\Space\Mesh;
 use Cathedra\Core\Space\Piece;
 use Cathedra\Core\Space\StepMotion;
@@ -13,6 +14,9 @@ final readonly class Motions
 {
     /** mm in one number that is sent. */
     private const GRAIN = 0.1;
+
+    /** Degrees by which a step that ends flat is tipped while it moves. */
+    private const TIPPED = 29;
 
     public function __construct(private ModelShelf $shelf)
     {
@@ -31,8 +35,17 @@ final readonly class Motions
                 $step,
                 min($folded->before->sheet->width, $folded->before->sheet->height),
                 array_map(self::packed(...), StepMotion::of($folded)->pieces),
+                self::view($folded->step->form),
             );
         });
+    }
+
+    /** @return array{roll: int, turn: int, tilt: int, stands: bool} */
+    private static function view(?Form $form): array
+    {
+        return $form === null || ! $form->isKnown()
+            ? ['roll' => 0, 'turn' => 0, 'tilt' => self::TIPPED, 'stands' => false]
+            : ['roll' => $form->roll, 'turn' => $form->turn, 'tilt' => $form->tilt, 'stands' => true];
     }
 
     /**

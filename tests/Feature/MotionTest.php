@@ -30,6 +30,29 @@ final class MotionTest extends TestCase
         self::assertEqualsWithDelta(750, $highest, 8, 'half the sheet stands upright on the way: 75.0 mm');
     }
 
+    /** A box: four movements one after the other, seen from above and aside as its picture is, and 53 mm at the end. */
+    public function testAFinishedFormIsSentWithItsView(): void
+    {
+        $this->actingAs($this->lead());
+        $motion = $this->getJson('/api/models/square-box/steps/6/motion')->assertOk()->json();
+        self::assertSame(['roll' => 25, 'turn' => 0, 'tilt' => 52, 'stands' => true], $motion['view']);
+        self::assertCount(4, $motion['pieces']);
+        $last = $motion['pieces'][3];
+        $numbers = array_map(
+            static fn (int $n): int => $n > 0x7FFF ? $n - 0x10000 : $n,
+            array_values((array) unpack('v*', (string) base64_decode($last['at'], true))),
+        );
+        $x = array_values(array_filter(
+            array_slice($numbers, -3 * $last['vertices']),
+            static fn (int $i): bool => $i % 3 === 0,
+            ARRAY_FILTER_USE_KEY,
+        ));
+        self::assertEqualsWithDelta(530, max([0, ...$x]) - min([9999, ...$x]), 1, '53.0 mm wide');
+        self::assertFalse($this->getJson('/api/models/house/steps/1/motion')->json('view.stands'));
+        $brief = $this->getJson('/api/models/square-box')->assertOk();
+        self::assertNull($brief->json('summary.opened'), 'the picture shows it open');
+    }
+
     public function testAStillHasNoPieces(): void
     {
         $this->actingAs($this->lead());

@@ -1639,6 +1639,13 @@ export interface components {
             step: number;
             /** @description the shorter side of the sheet, mm */
             side: number;
+            /** @description from where it is looked at: degrees turned on the table, then the eye to the right, then below; stands: it ends not flat */
+            view: {
+                roll: number;
+                turn: number;
+                tilt: number;
+                stands: boolean;
+            };
             /** @description one after the other; none: the step has no motion, or none was found */
             pieces: {
                 corners: number[];

@@ -4,7 +4,6 @@ import { nextTick, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Drawing, Ways } from '../api/client'
 import { typing } from '../parts/typing'
-import { formed } from './forms'
 import MotionPicture from './MotionPicture.vue'
 
 /** One step, large, in motion, over the page it belongs to; it plays as soon as it is opened. */
@@ -52,7 +51,6 @@ onKeyStroke((event) => {
           :step="step.number"
           :drawing="step.drawing"
           :title="step.sentence"
-          :aside="formed(step.kind)"
           :front="front"
           :back="back" />
       </div>

@@ -20,8 +20,6 @@ const props = withDefaults(
     title: string
     front?: string
     back?: string
-    /** a form that stands out to both sides: it is looked at from one side */
-    aside?: boolean
     /** asks for the motion before anybody plays it */
     ahead?: boolean
   }>(),
@@ -29,9 +27,7 @@ const props = withDefaults(
 )
 const emit = defineEmits<{ moves: [boolean] }>()
 const { t } = useI18n()
-/** Radians: how far the model is tipped while it plays, and a turn by key. */
-const TIP = 0.5
-const ASIDE = -1.2
+/** Radians: a turn by key. */
 const TURN = Math.PI / 12
 
 const wanted = ref(false)
@@ -88,22 +84,31 @@ async function opened(): Promise<boolean> {
   await nextTick()
   if (!canvas.value || asked !== props.step) return false // another step has come meanwhile
   try {
-    scene.value = new Opened(canvas.value, pieces.value, motion.data.value?.side ?? 150, {
-      front: props.front,
-      back: props.back,
-    })
+    const { side = 150, view } = motion.data.value ?? {}
+    scene.value = new Opened(
+      canvas.value,
+      pieces.value,
+      side,
+      { front: props.front, back: props.back },
+      view?.stands ? radians(view.roll) : undefined,
+    )
+    if (view?.stands) look()
   } catch {
     failed.value = true
   }
   return scene.value !== undefined
 }
+const radians = (degrees: number) => (degrees * Math.PI) / 180
+/** From where the model says it is best seen. */
+function look() {
+  const view = motion.data.value?.view
+  yaw.value = radians(view?.turn ?? 0)
+  pitch.value = radians(view?.tilt ?? 0)
+}
 async function toggle() {
   if (playing.value) return stop()
   if (await open()) {
-    if (pitch.value === 0 && yaw.value === 0) {
-      pitch.value = TIP
-      yaw.value = props.aside ? ASIDE : 0
-    }
+    if (pitch.value === 0 && yaw.value === 0) look()
     play()
   }
 }

@@ -15,7 +15,7 @@ import {
 import { LineMaterial } from 'three/addons/lines/LineMaterial.js'
 import { LineSegments2 } from 'three/addons/lines/LineSegments2.js'
 import { LineSegmentsGeometry } from 'three/addons/lines/LineSegmentsGeometry.js'
-import { bounds, pose, standing, type Moving } from './moments'
+import { bounds, ending, pose, standing, type Moving } from './moments'
 
 /** How far one layer lies over the next, as a share of the shorter side: seen as an edge, small against any flap. */
 const LAYER = 0.0012
@@ -33,6 +33,7 @@ export class PaperScene {
   private readonly scene = new Scene()
   private readonly camera = new OrthographicCamera()
   private readonly model = new Group()
+  private readonly table = new Group()
   private readonly materials: { front: MeshLambertMaterial; back: MeshLambertMaterial }
   private readonly lines: { segments: LineSegments2; material: LineMaterial }[]
   private readonly pieces: { moving: Moving; geometry: BufferGeometry; points: Float32Array }[]
@@ -40,12 +41,16 @@ export class PaperScene {
   /** Half the room the model needs across and up, however it is turned one way. */
   private readonly room: { across: number; up: number }
 
-  /** Throws where the device has no graphics to draw with. */
+  /**
+   * Throws where the device has no graphics to draw with. `roll` is given for a finished form: the model is turned on
+   * the table by it, and comes nearer as it grows compact.
+   */
   constructor(
     private readonly canvas: HTMLCanvasElement,
     moving: Moving[],
     side: number,
     colours: { front: string; back: string },
+    private readonly roll?: number,
   ) {
     this.renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true })
     const deepest = Math.max(1, ...moving.flatMap((p) => [...p.ranks, ...p.ranksEnd]).map(Math.abs))
@@ -66,10 +71,13 @@ export class PaperScene {
     })
     const sun = new DirectionalLight('#ffffff', 1.5)
     sun.position.set(-0.4, 0.5, 1)
-    this.scene.add(new AmbientLight('#ffffff', 1.8), sun, this.model)
-    const { least, most } = bounds(moving)
+    this.table.rotation.z = roll ?? 0
+    this.table.add(this.model)
+    this.scene.add(new AmbientLight('#ffffff', 1.8), sun, this.table)
+    const last = moving.at(-1)
+    const { least, most } = roll !== undefined && last ? bounds([ending(last)]) : bounds(moving)
     this.model.position.set(...(least.map((x, i) => -(x + (most[i] ?? 0)) / 2) as [number, number, number]))
-    this.model.position.z = 0
+    if (roll === undefined) this.model.position.z = 0
     const deep = Math.max(Math.abs(least[2]), Math.abs(most[2]))
     this.room = {
       across: Math.hypot((most[0] - least[0]) / 2, deep) * MARGIN,
@@ -96,7 +104,7 @@ export class PaperScene {
         this.model.add(segments)
       }
     }
-    this.aim(yaw, pitch)
+    this.aim(yaw, pitch, this.roll === undefined ? this.room : this.needed(at, yaw, pitch))
     this.renderer.render(this.scene, this.camera)
   }
 
@@ -147,13 +155,32 @@ export class PaperScene {
     return ends
   }
 
-  private aim(yaw: number, pitch: number): void {
+  /** Half the room that this moment and all after it need, seen from here. */
+  private needed(at: { piece: number; share: number }, yaw: number, pitch: number): { across: number; up: number } {
+    const [sy, cy, sp, cp] = [Math.sin(yaw), Math.cos(yaw), Math.sin(pitch), Math.cos(pitch)]
+    const [sr, cr] = [Math.sin(this.roll ?? 0), Math.cos(this.roll ?? 0)]
+    const { x: mx, y: my, z: mz } = this.model.position
+    const room = { across: 0, up: 0 }
+    for (const [i, { moving }] of this.pieces.entries()) {
+      if (i < at.piece) continue
+      const from = i === at.piece ? Math.floor(at.share * (moving.moments - 1)) : 0
+      for (let k = 3 * from * moving.vertices; k < moving.at.length; k += 3) {
+        const [x, y, z] = [(moving.at[k] ?? 0) + mx, (moving.at[k + 1] ?? 0) + my, (moving.at[k + 2] ?? 0) + mz]
+        const [u, v] = [cr * x - sr * y, sr * x + cr * y]
+        room.across = Math.max(room.across, Math.abs(cy * u - sy * z) * MARGIN)
+        room.up = Math.max(room.up, Math.abs(cp * v + sp * (sy * u + cy * z)) * MARGIN)
+      }
+    }
+    return room
+  }
+
+  private aim(yaw: number, pitch: number, room: { across: number; up: number }): void {
     const { clientWidth: width, clientHeight: height } = this.canvas
     this.renderer.setPixelRatio(Math.min(2, window.devicePixelRatio))
     this.renderer.setSize(width, height, false)
     for (const { material } of this.lines) material.resolution.set(width, height)
-    const mm = Math.max(this.room.across / Math.max(1, width), this.room.up / Math.max(1, height))
-    const [x, y, far] = [mm * width, mm * height, 10 * (this.room.across + this.room.up)]
+    const mm = Math.max(room.across / Math.max(1, width), room.up / Math.max(1, height))
+    const [x, y, far] = [mm * width, mm * height, 10 * (this.room.across + this.room.up + room.across + room.up)]
     Object.assign(this.camera, { left: -x, right: x, top: y, bottom: -y, near: -far, far })
     this.camera.position.set(Math.sin(yaw) * Math.cos(pitch), -Math.sin(pitch), Math.cos(yaw) * Math.cos(pitch))
     this.camera.up.set(0, Math.cos(pitch) > 0 ? 1 : -1, 0)

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { bounds, pose, standing, unpack, type Piece } from './moments'
+import { bounds, ending, pose, standing, unpack, type Piece } from './moments'
 
 /** One triangle, two moments: its third corner goes from (0, 10, 0) to (0, 0, 10); numbers in 0.1 mm. */
 function piece(moments: number[][]): Piece {
@@ -49,5 +49,15 @@ describe('a packed motion', () => {
     const { least, most } = bounds([unpack(piece([flat, upright]))])
     expect(least).toEqual([0, -2.5, 0])
     expect(most.map((x) => Math.round(x))).toEqual([10, 10, 10])
+  })
+
+  it('ends with its last moment, whose box is smaller than that of the way', () => {
+    const moving = {
+      corners: [0, 1, 2], ranks: [0], ranksEnd: [0], lines: [], vertices: 3, moments: 2,
+      at: new Float32Array([0, 0, 0, 9, 0, 0, 0, 9, 0, 0, 0, 5, 1, 0, 5, 0, 1, 5]),
+    }
+    expect(ending(moving).moments).toBe(1)
+    expect(bounds([ending(moving)])).toEqual({ least: [0, 0, 5], most: [1, 1, 5] })
+    expect(bounds([moving]).most).toEqual([9, 9, 5])
   })
 })

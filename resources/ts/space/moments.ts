@@ -52,6 +52,13 @@ export function pose(piece: Moving, share: number, into?: Float32Array): Float32
   return out
 }
 
+/** The last moment of a piece, as a piece of its own. */
+export const ending = (piece: Moving): Moving => ({
+  ...piece,
+  moments: 1,
+  at: piece.at.subarray(3 * piece.vertices * (piece.moments - 1)),
+})
+
 /** The box that holds every moment: least and largest x, y, z. */
 export function bounds(pieces: Moving[]): { least: [number, number, number]; most: [number, number, number] } {
   const least: [number, number, number] = [Infinity, Infinity, Infinity]

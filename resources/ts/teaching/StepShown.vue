@@ -3,7 +3,6 @@ import { ref, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { StepData, Ways } from '../api/client'
 import FoldPicture from '../parts/FoldPicture.vue'
-import { formed } from '../space/forms'
 import MotionPicture from '../space/MotionPicture.vue'
 
 /** A step on the stage: one large picture that moves, what it must look like then, and why. */
@@ -34,7 +33,6 @@ defineExpose({
         :ways="ways"
         :step="number"
         ahead
-        :aside="formed(step.kind)"
         :drawing="step.before"
         :title="step.sentence"
         @moves="moves = $event" />
