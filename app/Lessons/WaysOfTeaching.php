@@ -94,7 +94,9 @@ final readonly class WaysOfTeaching
      */
     private function passages(string $slug, array $ways): array
     {
-        return $this->shelf->keepOf($slug, $ways, 'passages', function () use ($slug, $ways): array {
+        $moves = $this->shelf->halves($slug, $ways) === null ? '' : '-moving';
+
+        return $this->shelf->keepOf($slug, $ways, "passages$moves", function () use ($slug, $ways): array {
             $model = $this->shelf->model($slug, $ways);
             $passages = [];
             foreach ($model->routes as $route) {

@@ -121,4 +121,13 @@ final readonly class ModelData
         public array $pattern,
     ) {
     }
+
+    /** @param  array<int, array<string, mixed>>  $halves  drawings of moments half-way, by number of the step */
+    public function withHalves(array $halves): self
+    {
+        return $halves === [] ? $this : new self(...['steps' => array_map(
+            static fn (StepData $step): StepData => $step->withHalf($halves[$step->number] ?? null),
+            $this->steps,
+        )] + get_object_vars($this));
+    }
 }

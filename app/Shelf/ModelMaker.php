@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Shelf;
 
 use App\Support\LibraryFiles;
-use Cathedra\Core\Diagram\Halfway;
 use Cathedra\Core\Diagram\PatternScene;
 use Cathedra\Core\Diagram\SceneBuilder;
 use Cathedra\Core\Folding\Anatomy;
@@ -215,7 +214,7 @@ final readonly class ModelMaker
             $step->step->part === null ? null : $sequence->parts[$step->step->part]->title,
             $said->look,
             SceneBuilder::before($step, $this->words->manner->letters)->drawing()->toArray(),
-            Halfway::of($step)?->drawing()->toArray(),
+            null,
             SceneBuilder::closeUp($step, $this->words->manner->letters)?->drawing()->toArray(),
             SceneBuilder::after($step)->drawing()->toArray(),
             $anatomy->mostLayers(),

@@ -131,7 +131,30 @@ final class ModelShelf
     {
         $model = $this->part($slug, $ways, 'model');
 
-        return $model instanceof ModelData ? $model : throw new \LogicException('The shelf keeps parts by name.');
+        return $model instanceof ModelData
+            ? $model->withHalves($this->halves($slug, $ways) ?? [])
+            : throw new \LogicException('The shelf keeps parts by name.');
+    }
+
+    /**
+     * The moments half-way of its steps, by number; null while the motions have not been worked out.
+     *
+     * @param  array<string, string>  $ways
+     * @return array<int, array<string, mixed>>|null
+     */
+    public function halves(string $slug, array $ways): ?array
+    {
+        /** @var array<int, array<string, mixed>>|null */
+        return $this->cache->get($this->key($slug, $ways, 'halves'));
+    }
+
+    /**
+     * @param  array<string, string>  $ways
+     * @param  Closure(): array<int, array<string, mixed>>  $make
+     */
+    public function keepHalves(string $slug, array $ways, Closure $make): void
+    {
+        $this->cache->remember($this->key($slug, $ways, 'halves'), self::KEPT, $make);
     }
 
     /** Without the picture, which lists do not show. */

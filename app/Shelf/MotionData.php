@@ -47,4 +47,9 @@ final readonly class MotionData
         public array $view,
     ) {
     }
+
+    public function ofStep(int $number): self
+    {
+        return new self($number, $this->side, $this->pieces, $this->view);
+    }
 }

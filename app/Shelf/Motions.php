@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace App\Shelf;
 
+use Cathedra\Core\Diagram\Halfway;
+use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\Form;
+use Cathedra\Core\Sequence\Stage;
 use Cathedra\Core\Space\Mesh;
 use Cathedra\Core\Space\Piece;
 use Cathedra\Core\Space\StepMotion;
@@ -31,13 +35,64 @@ final readonly class Motions
         return $this->shelf->keepOf($model, $ways, "motion-$step", function () use ($model, $ways, $step): ?MotionData {
             $folded = $this->shelf->folded($model, $ways)->steps[$step - 1] ?? null;
 
-            return $folded === null ? null : new MotionData(
-                $step,
-                min($folded->before->sheet->width, $folded->before->sheet->height),
-                array_map(self::packed(...), StepMotion::of($folded)->pieces),
-                self::view($folded->step->form),
-            );
+            return $folded === null ? null : $this->moved($model, $folded)['data']->ofStep($step);
         });
+    }
+
+    /**
+     * Works out every step of a model and keeps it, with the moments half-way that pictures show.
+     *
+     * @param  array<string, string>  $ways
+     */
+    public function all(string $model, array $ways): void
+    {
+        $this->shelf->keepHalves($model, $ways, function () use ($model, $ways): array {
+            $halves = [];
+            foreach ($this->shelf->folded($model, $ways)->steps as $step) {
+                $number = $step->step->number;
+                ['data' => $data, 'half' => $half] = $this->moved($model, $step);
+                $own = static fn (): MotionData => $data->ofStep($number);
+                $this->shelf->keepOf($model, $ways, "motion-$number", $own);
+                if ($half !== null) {
+                    $halves[$number] = $half;
+                }
+            }
+
+            return $halves;
+        });
+    }
+
+    /**
+     * What a step does is the same by many ways of teaching a model: it is worked out once.
+     *
+     * @return array{data: MotionData, half: array<string, mixed>|null}
+     */
+    private function moved(string $model, FoldedStep $step): array
+    {
+        $state = static fn (FoldedState $s): array => [
+            $s->pattern->vertices, $s->pattern->faces, $s->pattern->edges, $s->placements, $s->order,
+        ];
+        $hash = hash('xxh128', serialize([
+            $step->step->kind, $step->step->form, $state($step->before), $state($step->after),
+            array_map(static fn (Stage $s): array => [$state($s->to), $s->isBack, $s->turnedAbout], $step->stages),
+        ]));
+
+        return $this->shelf->keepOf($model, [], "moves-$hash", static function () use ($step): array {
+            $motion = StepMotion::of($step);
+            $half = $step->step->kind->isCompound() ? Halfway::among($motion->pieces) : null;
+
+            return ['data' => self::data($step, $motion), 'half' => $half?->drawing()->toArray()];
+        });
+    }
+
+    private static function data(FoldedStep $step, StepMotion $motion): MotionData
+    {
+        return new MotionData(
+            $step->step->number,
+            min($step->before->sheet->width, $step->before->sheet->height),
+            array_map(self::packed(...), $motion->pieces),
+            self::view($step->step->form),
+        );
     }
 
     /** @return array{roll: int, turn: int, tilt: int, stands: bool} */

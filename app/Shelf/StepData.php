@@ -92,7 +92,7 @@ final readonly class StepData
         public array $before,
         #[
             OA\Property(
-                description: 'a sketch, for folds of several creases',
+                description: 'a fold of several creases in its middle; null until its motion has been worked out',
                 ref: '#/components/schemas/Drawing',
                 type: 'object',
                 nullable: true,
@@ -142,5 +142,11 @@ final readonly class StepData
         ]
         public array $raw,
     ) {
+    }
+
+    /** @param  array<string, mixed>|null  $drawing  of the moment half-way */
+    public function withHalf(?array $drawing): self
+    {
+        return new self(...['halfway' => $drawing] + get_object_vars($this));
     }
 }

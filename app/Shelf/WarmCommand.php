@@ -14,7 +14,7 @@ final class WarmCommand extends Command
     private const PROCESSES = 2;
 
     protected $signature = 'cathedra:warm {--usual : only the usual ways}
-        {--motions : how every step of the usual ways moves}
+        {--motions : how every step moves, by every way}
         {--part= : only every second model, from this one on (0 or 1)}';
 
     protected $description = 'Fold the library ahead of the first visitor';
@@ -62,16 +62,23 @@ final class WarmCommand extends Command
             static fn (int $i): bool => $i % self::PROCESSES === $part,
             ARRAY_FILTER_USE_KEY,
         ));
-        $bar = $this->output->createProgressBar(count($slugs));
-        foreach ($slugs as $slug) {
-            $usual = $this->option('usual') === true || $this->option('motions') === true;
-            foreach ($usual ? [[]] : $shelf->combinations($slug) as $ways) {
-                $steps = $shelf->model($slug, $ways)->steps;
-                foreach ($this->option('motions') === true ? $steps : [] as $step) {
-                    $this->motions->of($slug, $ways, $step->number);
+        $moving = $this->option('motions') === true;
+        // every model by its usual way first, since that is what most will look at
+        $rounds = match (true) {
+            $this->option('usual') === true => ['usual'],
+            $moving => ['usual', 'others'],
+            default => ['all'],
+        };
+        $bar = $this->output->createProgressBar(count($rounds) * count($slugs));
+        foreach ($rounds as $round) {
+            foreach ($slugs as $slug) {
+                $ways = $round === 'usual' ? [[]] : $shelf->combinations($slug);
+                foreach ($round === 'others' ? array_slice($ways, 1) : $ways as $taken) {
+                    $shelf->model($slug, $taken);
+                    $moving && $this->motions->all($slug, $taken);
                 }
+                $bar->advance();
             }
-            $bar->advance();
         }
         $bar->finish();
         $this->newLine();

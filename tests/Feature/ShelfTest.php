@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Shelf\Motions;
 use Tests\Support\FoldChecker;
 
 final class ShelfTest extends TestCase
@@ -50,7 +51,11 @@ final class ShelfTest extends TestCase
             self::assertNotEmpty($step['reasons'], 'a hard moment says why');
         }
         $petal = array_values(array_filter($usual['steps'], static fn (array $s): bool => $s['kind'] === 'petal'))[0];
-        self::assertNotNull($petal['halfway']);
+        self::assertNull($petal['halfway'], 'the motions have not been worked out');
+        app(Motions::class)->all('flapping-bird', []);
+        $petal = $this->getJson('/api/models/flapping-bird')->json('steps.'.($petal['number'] - 1));
+        self::assertContains('tile-front', array_column($petal['halfway']['marks'], 'style'), 'true paper in space');
+        self::assertNull($this->getJson('/api/models/flapping-bird')->json('steps.0.halfway'), 'a plain crease');
         self::assertGreaterThan(3, count($petal['raw']));
         foreach (['ways[base]=roll', 'ways[x]=squash', 'ways=squash'] as $bad) {
             $this->getJson("/api/models/flapping-bird?$bad")

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Core\Diagram;
 
 use Cathedra\Core\Diagram\Drawing;
-use Cathedra\Core\Diagram\Halfway;
 use Cathedra\Core\Diagram\PatternScene;
 use Cathedra\Core\Diagram\Scene;
 use Cathedra\Core\Diagram\SceneBuilder;
@@ -147,10 +146,9 @@ final class DrawingTest extends TestCase
                     SceneBuilder::before($step),
                     SceneBuilder::before($step, true),
                     SceneBuilder::after($step),
-                    Halfway::of($step),
                 );
             }
-            foreach (array_filter($scenes) as $scene) {
+            foreach ($scenes as $scene) {
                 $drawing = $scene->drawing();
                 self::assertEqualsWithDelta(Drawing::BOX, max($drawing->width, $drawing->height), 1e-9);
                 $strokes = 0;
