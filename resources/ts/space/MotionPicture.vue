@@ -39,7 +39,14 @@ const motion = useMotion(
 )
 const pieces = computed(() => (motion.data.value?.pieces ?? []).map(unpack))
 const moves = computed(() => (motion.data.value ? pieces.value.length > 0 : undefined))
-watch(moves, (is) => { if (is !== undefined) emit('moves', is) }, { immediate: true })
+watch(
+  moves,
+  (is) => {
+    if (is !== undefined) emit('moves', is)
+    if (is && props.ahead) void import('./PaperScene') // so that the first press finds it loaded
+  },
+  { immediate: true },
+)
 const { share, playing, slowly, play, stop } = usePlayer(() =>
   pieces.value.reduce((sum, piece) => sum + piece.moments - 1, 0),
 )
