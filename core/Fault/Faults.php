@@ -76,7 +76,9 @@ final readonly class Faults
                 $best[$kind->value] = $fault;
             }
         }
-        $best = array_values($best);
+        // one that nobody can tell from the right one is no help beside others that can be told
+        $told = array_filter($best, static fn (Fault $f): bool => $f->tells !== null || $f->seen !== null);
+        $best = array_values($told === [] ? $best : $told);
         usort($best, static fn (Fault $a, Fault $b): int => $b->score <=> $a->score);
 
         return $best;
