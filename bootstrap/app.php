@@ -26,6 +26,7 @@ return Application::configure(basePath: dirname(__DIR__))
         array_map(static fn (string $room): string => __DIR__."/../app/$room", [
             'Accounts',
             'Bin',
+            'Lessons',
             'Paper',
             'Shelf',
             'Support',

@@ -137,6 +137,35 @@ final class CommandTest extends TestCase
         }
     }
 
+    /** Three learners, one step of 10 to show and 20 to fold, nobody differs: done after 30 s, all by the bell. */
+    public function testARehearsalReadsAndPrintsJson(): void
+    {
+        $step = '{"demo_s":10,"fold_s":20,"stuck_chance":0,"help_s":30,"checkpoint":true}';
+        $room = '"learners":3,"helpers":1,"gate":0.8,"sigma_between":0,"sigma_within":0,"factor":1,"miss_factor":2';
+        $run = $this->artisan(
+            ['cathedra:rehearse'],
+            "{{$room},\"bell_s\":30,\"steps\":[$step],\"runs\":20,\"seed\":1}",
+        );
+        $answer = json_decode($run->getOutput(), true);
+        self::assertSame([
+            'finish_s', 'learner_finish_s', 'finished_share', 'idle_min_mean', 'queue_min_mean', 'helper_utilisation',
+            'step_hold_s', 'wave',
+        ], array_keys($answer));
+        self::assertEquals(['mean' => 30, 'p10' => 30, 'p50' => 30, 'p90' => 30], $answer['finish_s']);
+        self::assertEquals([1, [20]], [$answer['finished_share'], $answer['step_hold_s']]);
+        $bads = [
+            '' => 'not JSON',
+            '[]' => '"steps" must be a list',
+            "{{$room},\"steps\":[$step],\"runs\":0}" => '"runs" must lie between 1 and 10000',
+            "{{$room},\"steps\":[$step],\"seed\":\"x\"}" => '"seed" must be a whole number',
+        ];
+        foreach ($bads as $bad => $says) {
+            $run = $this->artisan(['cathedra:rehearse'], (string) $bad);
+            self::assertSame([1, 1], [$run->getExitCode(), substr_count($run->getErrorOutput(), "\n")]);
+            self::assertStringContainsString($says, $run->getErrorOutput());
+        }
+    }
+
     /** @param  list<string>  $words */
     private function artisan(array $words, string $input = ''): Process
     {
