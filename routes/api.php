@@ -66,6 +66,7 @@ Route::middleware(['auth', 'limits', 'quota'])->group(function (): void {
     Route::get('display-string', [MeasureController::class, 'display']);
 
     Route::apiResource('lessons', LessonController::class);
+    Route::get('lessons/{lesson}/forecast', [LessonController::class, 'forecast']);
     Route::put('lessons/{lesson}/ticks', [LessonController::class, 'tick']);
     Route::get('lessons/{lesson}/ways/{model}', [WaysController::class, 'lesson']);
     Route::get('lessons/{lesson}/kits', [BenchController::class, 'kits']);

@@ -68,6 +68,12 @@ final class LessonController extends Controller
         return response()->json($this->sheet->full($saved));
     }
 
+    /** How it is likely to go, and what would help: rehearsed when it is asked for. */
+    public function forecast(Lesson $lesson, LessonForecast $forecast): JsonResponse
+    {
+        return response()->json($forecast->of($lesson));
+    }
+
     public function destroy(Request $request, Lesson $lesson, Bin $bin): JsonResponse
     {
         return response()->json($bin->put($lesson, $request->boolean('sure')));

@@ -21,6 +21,7 @@ use App\Support\Api\Removes;
 #[Makes('/lessons', 'makeLesson', 'made', '#LessonData', takes: '#LessonInput')]
 #[Reads('/lessons/{lesson}', 'lesson', 'with all stages', '#LessonData')]
 #[Changes('/lessons/{lesson}', 'changeLesson', 'changed', '#LessonData', takes: '#LessonInput')]
+#[Reads('/lessons/{lesson}/forecast', 'forecast', 'rehearsed many times, and what would help', '#ForecastData')]
 #[Removes('/lessons/{lesson}', 'removeLesson', 'put into the bin', '#BinEntry', query: ['sure?' => 'boolean'])]
 #[Changes('/lessons/{lesson}/ticks', 'tick', 'kept', takes: ['key' => 'string', 'done' => 'boolean'])]
 #[

@@ -19,6 +19,9 @@ final readonly class RunSheet
     /** A model folded a second time takes this share of the first time (estimate, to be calibrated). */
     public const AGAIN = 0.6;
 
+    /** Weight of a fold below which nobody gets stuck at it: turning the paper over or round, unfolding. */
+    private const EASY = 0.2;
+
     /**
      * @param  list<Line>  $lines  in order; each starts when the one before ends
      * @param  int  $needed  seconds from the start to the end of the last line
@@ -81,6 +84,7 @@ final readonly class RunSheet
             foreach (self::shown($model, $ready, $policies, $times) as $key => $seconds) {
                 $blocks[] = ['block', $key, null, $seconds];
             }
+            $all = StepTimes::of($model, $times);
             $once = 0.0;
             foreach ($model->steps as $i => $step) {
                 $number++;
@@ -89,8 +93,12 @@ final readonly class RunSheet
                 }
                 $isThere = $squaring > 0 && $policies->countsSquaring() && $model->diagonal === $i + 1;
                 $left = ! $isThere ? 1.0 : ($step->fold === 'crease' ? 0.0 : Policies::ALONG);
-                $wait = $step->layers > 1 || $step->twice ? $queue : $queue / 2;
-                $seconds = self::step($step, $left * $pace, $policies, $times) + ($isThere ? 0.0 : $wait);
+                $wait = match (true) {
+                    $isThere, ($times->weights[$step->fold] ?? 1.0) < self::EASY => 0.0, // nobody gets stuck
+                    $step->layers > 1 || $step->twice => $queue,
+                    default => $queue / 2,
+                };
+                $seconds = self::step($all[$i], $left * $pace, $policies) + $wait;
                 $once += $seconds;
                 $blocks[] = ['step', $step->fold, $number, $seconds];
                 if ($step->checkpoint) {
@@ -118,40 +126,26 @@ final readonly class RunSheet
      */
     private static function shown(ModelLoad $model, int $ready, Policies $policies, BaseTimes $times): array
     {
-        $show = static fn (array $steps): float => array_sum(
-            array_map(static fn (StepLoad $step): float => self::base($step, $times)['show'], $steps),
-        );
+        $shows = array_map(static fn (StepTimes $step): float => $step->show, StepTimes::of($model, $times));
 
         return array_filter([
-            'recap' => Policies::RECAP * $show(array_slice($model->steps, 0, $ready)),
-            'show-all' => $policies->showsFirst() ? $policies->show * $show(array_slice($model->steps, $ready)) : 0.0,
+            'recap' => Policies::RECAP * array_sum(array_slice($shows, 0, $ready)),
+            'show-all' => $policies->showsFirst() ? $policies->show * array_sum(array_slice($shows, $ready)) : 0.0,
         ]);
     }
 
     /** Demonstration, unless all was shown before, and the slowest learner's folding time, seconds. */
-    private static function step(StepLoad $step, float $pace, Policies $policies, BaseTimes $times): float
+    private static function step(StepTimes $step, float $pace, Policies $policies): float
     {
-        $base = self::base($step, $times);
-        $layers = 1 + $times->layersFactor * max(0, $step->layers - 2);
-        $fold = $base['fold'] * ($step->twice ? $times->alsoFactor : 1) * $layers * $pace;
-
-        return ($policies->showsFirst() ? 0.0 : $base['show'] * $policies->show) + $fold * $policies->fold;
-    }
-
-    /** @return array{fold: float, show: float} */
-    private static function base(StepLoad $step, BaseTimes $times): array
-    {
-        return $times->folds[$step->fold]
-            ?? throw new BadPlan("There is no base time for the fold \"{$step->fold}\".");
+        return ($policies->showsFirst() ? 0.0 : $step->show * $policies->show) + $step->fold * $pace * $policies->fold;
     }
 
     /** Seconds in which a grown-up folds the first steps of a model alone, before the lesson. */
     public static function foldedBefore(ModelLoad $model, int $steps, BaseTimes $times): float
     {
         return array_sum(array_map(
-            static fn (StepLoad $step): float => self::base($step, $times)['fold']
-                * ($step->twice ? $times->alsoFactor : 1.0),
-            array_slice($model->steps, 0, $steps),
+            static fn (StepTimes $step): float => $step->fold,
+            array_slice(StepTimes::of($model, $times), 0, $steps),
         ));
     }
 

@@ -19,6 +19,10 @@ final readonly class BaseTimes
      * @param  float  $alsoFactor  a step done on both sides, against one side
      * @param  float  $helpSeconds  a helper's visit
      * @param  array<int, float>  $stuckRate  share who need help at a step, by difficulty 1 to 5
+     * @param  float  $ownSpread  sigma of ln(time) of one learner from step to step
+     * @param  float  $missFactor  on the chance to get stuck for who missed the demonstration
+     * @param  float  $repeatFactor  a passage done again, against the first time
+     * @param  array<string, float>  $weights  by kind of fold: how hard it is by itself
      * @param  array<string, float>  $blocks  arrive, hand_out, checkpoint, next_model, decorate, clear
      */
     private function __construct(
@@ -31,6 +35,10 @@ final readonly class BaseTimes
         public array $stuckRate,
         public array $blocks,
         public string $source,
+        public float $ownSpread,
+        public float $missFactor,
+        public float $repeatFactor,
+        public array $weights,
     ) {
     }
 
@@ -60,6 +68,10 @@ final readonly class BaseTimes
             $file->numbers('stuck_rate', self::LEVELS, 0, 1),
             $file->numbers('blocks', self::BLOCKS, 0, 7200),
             $file->sentence('source'),
+            $file->number('own_spread', 0, 2),
+            $file->number('miss_factor', 1, 10),
+            $file->number('repeat_factor', 0.6, 0.85),
+            $folds->weights,
         );
     }
 }

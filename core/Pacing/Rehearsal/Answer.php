@@ -15,8 +15,9 @@ final readonly class Answer
      * @param  float  $queue  minutes a learner waits for help, mean
      * @param  float  $busy  share of the helpers' time, pooled over runs
      * @param  list<float>  $holds  by step: from the end of its demonstration to its gate, mean
+     * @param  list<float>  $waits  by step: how long a learner who has done it waits for its gate, mean seconds
      * @param  list<array{t_s: float, slowest: int, middle: int, fastest: int}>  $wave  the step at which the slowest
-     *     tenth, the middle and the fastest tenth are
+     *     tenth, the middle and the fastest tenth are; one more than there are when they have done all
      */
     public function __construct(
         public array $finishes,
@@ -26,6 +27,7 @@ final readonly class Answer
         public float $queue,
         public float $busy,
         public array $holds,
+        public array $waits,
         public array $wave,
     ) {
     }
@@ -72,7 +74,10 @@ final readonly class Answer
             'queue_min_mean' => $this->queue,
             'helper_utilisation' => $this->busy,
             'step_hold_s' => $this->holds,
-            'wave' => $this->wave,
+            'wave' => array_map(fn (array $at): array => ['t_s' => $at['t_s']] + array_map(
+                fn (int|float $step): int => min((int) $step, count($this->holds)),
+                $at,
+            ), $this->wave),
         ];
     }
 }

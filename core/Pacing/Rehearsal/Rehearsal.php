@@ -21,7 +21,8 @@ final class Rehearsal
 
     private const WAVE_POINTS = 40;
 
-    private float $idle = 0.0;
+    /** @var array<int, float> seconds by step, over all learners and runs */
+    private array $idle;
 
     private float $queued = 0.0;
 
@@ -43,7 +44,7 @@ final class Rehearsal
     private function __construct(private readonly Setting $setting, private readonly Chance $chance)
     {
         $steps = count($setting->steps);
-        $this->holds = array_fill(0, $steps, 0.0);
+        $this->holds = $this->idle = array_fill(0, $steps, 0.0);
         $this->times = array_fill(0, $steps, []);
     }
 
@@ -169,7 +170,7 @@ final class Rehearsal
                     array_push($this->times[$m], ...$done);
                 }
                 if ($m < $last) {
-                    $this->idle += $ask * $gate - array_sum(array_slice($done, 0, $ask));
+                    $this->idle[$m] += $ask * $gate - array_sum(array_slice($done, 0, $ask));
                 } else {
                     $gate = max(0.0, ...$finish);
                 }
@@ -198,22 +199,22 @@ final class Rehearsal
             $finishes,
             $this->learners / $all,
             $this->setting->bell === null ? null : $this->done / $all,
-            $this->idle / $all / 60,
+            array_sum($this->idle) / $all / 60,
             $this->queued / $all / 60,
             $helperSeconds > 0.0 ? $this->served / $helperSeconds : 0.0,
             array_map(static fn (float $s): float => $s / $runs, array_values($this->holds)),
+            array_map(static fn (float $s): float => $s / $all, array_values($this->idle)),
             $this->wave($finishes[$runs - 1]),
         );
     }
 
     /**
-     * Pooled over learners and runs: a learner who has done k steps is at step k + 1, or still at the last.
+     * Pooled over learners and runs: a learner who has done k steps is at step k + 1; who is done, beyond the last.
      *
      * @return list<array{t_s: float, slowest: int, middle: int, fastest: int}>
      */
     private function wave(float $until): array
     {
-        $steps = count($this->times);
         $bands = ['slowest' => [], 'middle' => [], 'fastest' => []];
         foreach ($this->times as $k => $times) {
             sort($times);
@@ -225,10 +226,10 @@ final class Rehearsal
         $wave = [];
         for ($i = 0; $i <= self::WAVE_POINTS; $i++) {
             $t = $until * $i / self::WAVE_POINTS;
-            $at = static fn (array $ends): int => min(
-                $steps,
-                1 + count(array_filter($ends, static fn (float $end): bool => $end <= $t)),
-            );
+            $at = static fn (array $ends): int => 1 + count(array_filter(
+                $ends,
+                static fn (float $end): bool => $end <= $t,
+            ));
             $wave[] = [
                 't_s' => round($t, 3),
                 'slowest' => $at($bands['slowest']),

@@ -36,6 +36,16 @@ export function useModel(slug: MaybeRefOrGetter<string | undefined>, ways: Maybe
 }
 
 /** How one step of a model moves; asked for only when it is wanted, for it may have to be worked out first. */
+/** Rehearsed anew whenever the lesson is saved. */
+export function useForecast(lesson: MaybeRefOrGetter<LessonData>) {
+  const id = computed(() => toValue(lesson).card.id)
+  return useQuery({
+    queryKey: ['forecast', id, computed(() => JSON.stringify([toValue(lesson).setting, toValue(lesson).models]))],
+    queryFn: () =>
+      answer(client.GET('/api/lessons/{lesson}/forecast', { params: { path: { lesson: id.value } } })),
+  })
+}
+
 export function useMotion(
   slug: MaybeRefOrGetter<string>,
   ways: MaybeRefOrGetter<Ways>,

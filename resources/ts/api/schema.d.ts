@@ -324,6 +324,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/forecast": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["forecast"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/ticks": {
         parameters: {
             query?: never;
@@ -897,6 +913,44 @@ export interface components {
             }[];
             /** @description models finished by anybody of the group, alone or with help */
             finished: number;
+        };
+        ForecastData: {
+            /** @description A lesson rehearsed many times. Seconds and minutes from the beginning of the slot. */
+            runs: number;
+            learners: number;
+            /** @description minutes until the last learner is done: in one, five and nine of ten such rooms */
+            finish: {
+                early: number;
+                middle: number;
+                late: number;
+            };
+            /** @description of the learners that is done by the bell, clearing up left for after */
+            share: number;
+            /** @description share of such rooms in which all are done by then */
+            everybody: number;
+            /** @description steps of the lesson done by the slowest tenth, the middle and the fastest tenth, by seconds */
+            wave: {
+                t: number;
+                slowest: number;
+                middle: number;
+                fastest: number;
+            }[];
+            /** @description steps after which the room waits longest, and from when to when on the middle line, seconds */
+            holds: {
+                step: number;
+                minutes: number;
+                from: number;
+                to: number;
+            }[];
+            /** @description what would help, most useful first: minutes sooner, and more of the learners done */
+            levers: {
+                /** @enum {string} */
+                name: "helper" | "squares" | "decorate" | "prepared" | "forgiving";
+                minutes: number;
+                share: number;
+                steps: number | null;
+            }[];
+            source: string;
         };
         HomeData: {
             next: components["schemas"]["LessonCard"] | null;
@@ -2519,6 +2573,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BinEntry"];
+                };
+            };
+        };
+    };
+    forecast: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description rehearsed many times, and what would help */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ForecastData"];
                 };
             };
         };

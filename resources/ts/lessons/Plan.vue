@@ -2,8 +2,9 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { LessonData, PlanData } from '../api/client'
-import { useProgramme, useSaveLesson } from '../api/queries'
+import { useForecast, useProgramme, useSaveLesson } from '../api/queries'
 import { clock } from '../parts/clock'
+import Forecast from './Forecast.vue'
 import Policies from './Policies.vue'
 import RunChart from './RunChart.vue'
 import { inputOf } from './input'
@@ -13,6 +14,7 @@ const { t } = useI18n()
 const save = useSaveLesson()
 const programme = useProgramme(() => props.lesson)
 const plan = computed(() => props.lesson.plan)
+const forecast = useForecast(() => props.lesson)
 const minutes = (s: number) => Math.max(1, Math.round(s / 60))
 const step = (n: number | null) => programme.steps.value[(n ?? 0) - 1]
 
@@ -46,20 +48,17 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
             t('plan.longest', { n: longest.step, name: step(longest.step)?.name ?? '', min: minutes(longest.seconds) })
           }}</template>
         </p>
-        <RunChart :plan="plan" :starts-at="lesson.card.starts_at" :title="t('plan.chart')" :bell="t('plan.bell')" />
+        <RunChart
+          :plan="plan"
+          :starts-at="lesson.card.starts_at"
+          :title="t('plan.chart')"
+          :bell="t('plan.bell')"
+          :wave="forecast.data.value?.wave" />
+        <p v-if="forecast.data.value" class="quiet">{{ t('forecast.wave') }}</p>
       </div>
       <div class="row no-print">
         <v-btn color="primary" class="fold-button" :to="{ name: 'teach', params: { id: lesson.card.id } }">{{
           t('plan.teach')
-        }}</v-btn>
-        <v-btn
-          variant="outlined"
-          :loading="save.isPending.value"
-          @click="change({ helpers: lesson.setting.helpers + 1 })"
-          >{{ t('plan.more') }}</v-btn
-        >
-        <v-btn v-if="lesson.setting.square_in_lesson" variant="outlined" @click="change({ square_in_lesson: false })">{{
-          t('plan.before')
         }}</v-btn>
         <RouterLink :to="{ name: 'lesson-handout', params: { id: lesson.card.id } }">{{
           t('handout.print')
@@ -68,6 +67,14 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
           t('teaching.link')
         }}</RouterLink>
       </div>
+      <Forecast
+        v-if="lesson.card.status !== 'taught'"
+        :lesson="lesson"
+        :forecast="forecast.data.value"
+        :failed="forecast.isError.value"
+        :saving="save.isPending.value"
+        :step-name="(n) => step(n)?.name ?? ''"
+        @change="change" />
       <Policies :lesson="lesson" @change="change" />
       <p class="quiet">{{ t('plan.source', { source: plan.source }) }}</p>
     </section>

@@ -1,13 +1,24 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { PlanData } from '../api/client'
+import type { ForecastData, PlanData } from '../api/client'
 import { clock } from '../parts/clock'
 
-/** The run sheet over the clock: steps as stairs, checkpoints as diamonds, the bell as a line. */
-const props = defineProps<{ plan: PlanData; startsAt: string; title: string; bell: string }>()
+/**
+ * The run sheet over the clock: steps as stairs, checkpoints as diamonds, the bell as a line; and where the room is
+ * likely to be: a band from the slowest to the quickest tenth.
+ */
+const props = defineProps<{
+  plan: PlanData
+  startsAt: string
+  title: string
+  bell: string
+  wave?: ForecastData['wave']
+}>()
 const W = 800
 const H = 300
-const total = computed(() => Math.max(props.plan.slot_minutes, props.plan.needed_minutes) * 60)
+const total = computed(() =>
+  Math.max(props.plan.slot_minutes * 60, props.plan.needed_minutes * 60, props.wave?.at(-1)?.t ?? 0),
+)
 const steps = computed(() => Math.max(1, ...props.plan.lines.map((l) => l.step ?? 0)))
 const x = (s: number) => 44 + (s / total.value) * (W - 100)
 const y = (step: number) => H - 40 - (step / steps.value) * (H - 80)
@@ -21,6 +32,10 @@ const path = computed(() => {
     })
     .join(' ')
 })
+type Band = 'slowest' | 'middle' | 'fastest'
+const edge = (band: Band) => (props.wave ?? []).map((w) => `${x(w.t)} ${y(w[band])}`)
+const band = computed(() => `M${[...edge('fastest'), ...edge('slowest').reverse()].join(' L')} Z`)
+const middle = computed(() => `M${edge('middle').join(' L')}`)
 const end = computed(() => {
   const last = props.plan.lines[props.plan.lines.length - 1]
   return last ? last.start + last.seconds : 0
@@ -45,7 +60,11 @@ const diamonds = computed(() =>
     <text v-for="s in ticks" :key="s" :x="x(s)" :y="H - 12" text-anchor="middle" font-size="14">
       {{ clock(startsAt, s) }}
     </text>
-    <path :d="`${path} L${x(end)} ${y(0)} L${x(0)} ${y(0)} Z`" fill="#8CC4C8" fill-opacity="0.3" />
+    <template v-if="wave">
+      <path class="band" :d="band" fill="#8CC4C8" fill-opacity="0.55" stroke="#0E6E7C" />
+      <path :d="middle" fill="none" stroke="#0E6E7C" stroke-width="2" stroke-dasharray="7 5" />
+    </template>
+    <path v-else :d="`${path} L${x(end)} ${y(0)} L${x(0)} ${y(0)} Z`" fill="#8CC4C8" fill-opacity="0.3" />
     <path :d="path" fill="none" stroke="#17252D" stroke-width="3" stroke-linejoin="round" />
     <path
       v-for="(d, i) in diamonds"

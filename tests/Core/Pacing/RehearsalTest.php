@@ -34,6 +34,7 @@ final class RehearsalTest extends TestCase
         self::assertSame([1.0, 0.0, 0.0, 0.0], [$answer->share, $answer->idle, $answer->queue, $answer->busy]);
         self::assertSame(['t_s' => 0.0, 'slowest' => 1, 'middle' => 1, 'fastest' => 1], $answer->wave[0]);
         self::assertSame(2, $answer->wave[20]['slowest'], 'at 80 s all are at the second step');
+        self::assertSame([3, 2], [$answer->wave[40]['slowest'], $said['wave'][40]['slowest']], 'done; at the last');
         self::assertSame(0.0, self::play(self::room(4, 1, [new Step(1, 1, 0, 0, false)], ['bell' => 1.9]), 2)->share);
     }
 

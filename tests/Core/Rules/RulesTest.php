@@ -123,7 +123,8 @@ final class RulesTest extends TestCase
         yield 'a fold built on none' => ['folds', 'folds.petal.builds_on', ['origami']];
         yield 'no source of folds' => ['folds', 'source', null];
         $times = [
-            'age_factor.young.factor', 'layers_factor', 'slowest_spread', 'also_factor', 'help_seconds', 'stuck_rate',
+            'age_factor.young.factor', 'layers_factor', 'slowest_spread', 'own_spread',
+            'miss_factor', 'repeat_factor', 'also_factor', 'help_seconds', 'stuck_rate',
             'stuck_rate.5', 'blocks.arrive', 'blocks.decorate',
         ];
         foreach ($times as $place) {

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Pacing\Rehearsal;
+
+/** Something a lead can change, and what it would do to the lesson. */
+final readonly class Lever
+{
+    /**
+     * @param  string  $name  a key of words: helper, squares, prepared, forgiving, decorate
+     * @param  float  $minutes  sooner, the time by which nine of ten such rooms are done
+     * @param  float  $share  more of the learners done by the bell, 0 to 1
+     * @param  int|null  $steps  how many steps are folded before, for a prepared start
+     */
+    public function __construct(public string $name, public float $minutes, public float $share, public ?int $steps)
+    {
+    }
+}

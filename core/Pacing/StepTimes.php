@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Pacing;
+
+use Cathedra\Core\Rules\BaseTimes;
+
+/**
+ * What a step takes and how likely it is to get stuck at it: seconds of an adult beginner, before the group's pace. A
+ * repetition is timed by what it repeats, not flat.
+ */
+final readonly class StepTimes
+{
+    /** However hard the step and the model: more than this get it at once (estimate). */
+    private const STUCK_MOST = 0.6;
+
+    /** A step that was done before is half as likely to stop somebody (estimate). */
+    private const STUCK_AGAIN = 0.5;
+
+    /**
+     * @param  float  $show  its demonstration
+     * @param  float  $fold  the median of folding it
+     * @param  float  $stuck  chance to get stuck, 0 to 1
+     */
+    private function __construct(public float $show, public float $fold, public float $stuck)
+    {
+    }
+
+    /**
+     * @return list<self> step by step
+     *
+     * @throws BadPlan when a fold has no base time
+     */
+    public static function of(ModelLoad $model, BaseTimes $times): array
+    {
+        $all = [];
+        foreach ($model->steps as $step) {
+            $again = array_values(array_filter(
+                array_map(static fn (int $n): ?self => $all[$n - 1] ?? null, $step->repeats),
+            ));
+            $all[] = $again === [] ? self::first($step, $model, $times) : self::again($step, $again, $times);
+        }
+
+        return $all;
+    }
+
+    private static function first(StepLoad $step, ModelLoad $model, BaseTimes $times): self
+    {
+        $base = self::base($step, $times);
+        $layers = 1 + $times->layersFactor * max(0, $step->layers - 2);
+        $stuck = ($times->stuckRate[$model->difficulty] ?? 0.0) * ($times->weights[$step->fold] ?? 1.0) * $layers;
+
+        return new self(
+            $base['show'],
+            $base['fold'] * ($step->twice ? $times->alsoFactor : 1.0) * $layers,
+            min(self::STUCK_MOST, $stuck),
+        );
+    }
+
+    /** @param  non-empty-list<self>  $again */
+    private static function again(StepLoad $step, array $again, BaseTimes $times): self
+    {
+        return new self(
+            self::base($step, $times)['show'],
+            $times->repeatFactor * array_sum(array_map(static fn (self $t): float => $t->fold, $again)),
+            self::STUCK_AGAIN * max(array_map(static fn (self $t): float => $t->stuck, $again)),
+        );
+    }
+
+    /** @return array{fold: float, show: float} */
+    private static function base(StepLoad $step, BaseTimes $times): array
+    {
+        return $times->folds[$step->fold]
+            ?? throw new BadPlan("There is no base time for the fold \"{$step->fold}\".");
+    }
+}

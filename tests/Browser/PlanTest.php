@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+/** The plan is rehearsed: who is done by the bell, what would help, one press to do it and one to take it back. */
+final class PlanTest extends BrowserTestCase
+{
+    public function testALeverIsPulledAndTakenBack(): void
+    {
+        $b = $this->browser;
+        $lesson = $this->lesson(['Ada', 'Bram', 'Cleo', 'Dido'], 'crane');
+        $b->visit("/lessons/$lesson/plan")->saying('Will they finish?', 'h2');
+        $b->saying('In nine of ten such rooms', 'p');
+        $b->find('.chart .band');
+        $before = $b->find('.forecast .headline')->getText();
+        $levers = $this->names();
+        self::assertContains('One more helper', $levers);
+        $helpers = $this->helpers($lesson);
+
+        // by keyboard, on a slow line
+        $b->network(false, 300);
+        $b->driver->executeScript(
+            "[...document.querySelectorAll('.levers button')]"
+                .".find((b) => b.ariaLabel.includes('One more helper')).focus()",
+        );
+        $b->press(' ');
+        $b->saying('Take it back', 'button');
+        $b->until(fn (): bool => $this->helpers($lesson) === $helpers + 1, 'one helper more is kept');
+        $b->click('Take it back', 'button');
+        $b->until(fn (): bool => $this->helpers($lesson) === $helpers, 'and taken back');
+        $b->network(false, 0);
+        $b->until(
+            fn (): bool => $this->all('.forecast .headline') !== []
+                && $this->all('.forecast .headline')[0]->getText() === $before,
+            'the same lesson has the same forecast',
+        );
+
+        // after a reload it says the same
+        $b->visit("/lessons/$lesson/plan")->saying('Will they finish?', 'h2');
+        self::assertSame($before, $b->find('.forecast .headline')->getText());
+        self::assertSame($levers, $this->names());
+    }
+
+    /** @return list<string> */
+    private function names(): array
+    {
+        $this->browser->find('.levers li');
+
+        return array_map(static fn ($li): string => $li->getText(), $this->all('.levers li > span:first-child'));
+    }
+
+    private function helpers(int $lesson): int
+    {
+        return (int) $this->api("/api/lessons/$lesson")['setting']['helpers'];
+    }
+}

@@ -1,0 +1,209 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Pacing;
+
+use Cathedra\Core\Pacing\BadPlan;
+use Cathedra\Core\Pacing\ModelLoad;
+use Cathedra\Core\Pacing\Policies;
+use Cathedra\Core\Pacing\Rehearsal\Answer;
+use Cathedra\Core\Pacing\Rehearsal\Forecast;
+use Cathedra\Core\Pacing\Rehearsal\Plan;
+use Cathedra\Core\Pacing\Rehearsal\Rehearsal;
+use Cathedra\Core\Pacing\Room;
+use Cathedra\Core\Pacing\StepLoad;
+use Cathedra\Core\Pacing\StepTimes;
+use Cathedra\Core\Rules\BaseTimes;
+use Cathedra\Core\Rules\FoldTable;
+use Cathedra\Core\Rules\PolicyTable;
+use Cathedra\Core\Rules\TeachingRules;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Yaml\Yaml;
+use Tests\Support\Folds;
+
+/** A lesson as a room: what its steps take, how it will go, and what would help. */
+final class ForecastTest extends TestCase
+{
+    private const LIBRARY = __DIR__.'/../../../library';
+
+    /**
+     * Valley 40 s, on both sides 1.8 x 40 = 72; through six layers 40 (1 + 4 x 0.06) = 49.6. A repetition of the first
+     * two takes 0.7 (40 + 72) = 78.4; turning over 5. Stuck at difficulty 5 (0.2): a valley (0.6) 0.12, turning over
+     * (0.1) 0.02, the repetition half of the likeliest of what it repeats.
+     */
+    public function testARepetitionIsTimedByWhatItRepeats(): void
+    {
+        $all = StepTimes::of(new ModelLoad([
+            new StepLoad('valley', 1, false, false),
+            new StepLoad('valley', 2, true, false),
+            new StepLoad('valley', 6, false, false),
+            new StepLoad('repeat', 1, false, false, [1, 2]),
+            new StepLoad('turn-over', 1, false, false),
+            new StepLoad('repeat', 1, false, false, [4]),
+        ], 5), self::times());
+        self::assertEqualsWithDelta(
+            [40.0, 72.0, 49.6, 78.4, 5.0, 54.88],
+            array_map(static fn (StepTimes $t): float => $t->fold, $all),
+            1e-9,
+        );
+        self::assertEqualsWithDelta(
+            [0.12, 0.12, 0.2 * 0.6 * 1.24, 0.06, 0.02, 0.03],
+            array_map(static fn (StepTimes $t): float => $t->stuck, $all),
+            1e-9,
+        );
+    }
+
+    /** A second side or a repetition takes 0.6 to 0.85 of what it repeats, in every model and every way. */
+    public function testNoRepetitionTakesLongerThanWhatItRepeats(): void
+    {
+        $seen = 0;
+        foreach (Folds::slugs() as $slug) {
+            $model = self::load($slug);
+            $all = StepTimes::of($model, self::times());
+            foreach ($model->steps as $i => $step) {
+                if ($step->repeats !== []) {
+                    $first = array_sum(array_map(static fn (int $n): float => $all[$n - 1]->fold, $step->repeats));
+                    self::assertGreaterThanOrEqual(0.6, $all[$i]->fold / $first, "$slug ".($i + 1));
+                    self::assertLessThanOrEqual(0.85, $all[$i]->fold / $first);
+                    $seen++;
+                }
+                self::assertTrue($all[$i]->stuck >= 0 && $all[$i]->stuck <= 0.6);
+            }
+        }
+        self::assertGreaterThan(10, $seen);
+    }
+
+    /** Whatever is changed, the steps stand in the same places: what is left out takes no time. */
+    public function testEveryChangeKeepsThePlacesOfTheSteps(): void
+    {
+        $plan = self::plan('crane', 12, 1, squaring: 600, decorate: 'before');
+        [$setting, $numbers] = $plan->setting(self::times());
+        self::assertSame(range(1, 17), array_values(array_filter($numbers)));
+        foreach (['squaring' => 0, 'decorate' => 'none', 'room' => new Room(12, 3, 'adult')] as $what => $value) {
+            [$other, $same] = $plan->with([$what => $value])->setting(self::times());
+            self::assertSame($numbers, $same);
+            self::assertCount(count($setting->steps), $other->steps);
+        }
+        $prepared = Policies::of(self::policies(), [], 6);
+        [$other, $same] = $plan->with(['policies' => $prepared])->setting(self::times());
+        self::assertSame($numbers, $same);
+        $folding = static fn ($s): float => array_sum(array_map(static fn ($t): float => $t->fold, $s->steps));
+        self::assertLessThan($folding($setting), $folding($other));
+        // 90 minutes less 4 for clearing up
+        self::assertSame(60.0 * 86, $setting->bell);
+    }
+
+    public function testWhatHelpsComesMostUsefulFirstAndIsTrueWithOtherSeeds(): void
+    {
+        $plan = self::plan('crane', 24, 1, squaring: 900);
+        $forecast = Forecast::of($plan, self::times(), self::policies());
+        $names = array_map(static fn ($l): string => $l->name, $forecast->levers);
+        self::assertContains('squares', $names);
+        self::assertContains('helper', $names);
+        self::assertContains('prepared', $names);
+        self::assertNotContains('decorate', $names, 'nothing is decorated');
+        $shares = array_map(static fn ($l): float => $l->share, $forecast->levers);
+        $falling = $shares;
+        rsort($falling);
+        self::assertSame($falling, $shares);
+        [$now] = $plan->setting(self::times());
+        $helped = $now->with(['helpers' => 2]);
+        $right = 0;
+        for ($seed = 100; $seed < 120; $seed++) {
+            $chance = Rehearsal::chance($now, 60, $seed);
+            $right += Answer::quantile(Rehearsal::of($helped, $chance)->finishes, 0.9)
+                < Answer::quantile(Rehearsal::of($now, $chance)->finishes, 0.9) ? 1 : 0;
+        }
+        self::assertGreaterThanOrEqual(19, $right, 'the sign of a lever, by 20 fresh seeds');
+    }
+
+    /** Squares cut before: exactly the time of squaring, for nothing else changes and all wait for it. */
+    public function testCuttingBeforeGainsWhatCuttingTakes(): void
+    {
+        $forecast = Forecast::of(self::plan('house', 10, 2, squaring: 600), self::times(), self::policies());
+        $squares = array_values(array_filter($forecast->levers, static fn ($l): bool => $l->name === 'squares'))[0];
+        self::assertEqualsWithDelta(10.0, $squares->minutes, 1.0);
+        self::assertNull($squares->steps);
+    }
+
+    public function testOneAdultAloneAndASecondHelperComeOutSane(): void
+    {
+        $alone = Forecast::of(self::plan('crane', 1, 1), self::times(), self::policies());
+        // 6.5 minutes of arriving and handing out, 3 of checkpoints, the rest is folding; it was said to take 55
+        self::assertLessThan(48 * 60, Answer::quantile($alone->answer->finishes, 0.5));
+        self::assertGreaterThan(25 * 60, Answer::quantile($alone->answer->finishes, 0.5));
+        $twenty = static fn (int $helpers): float => Answer::quantile(Forecast::of(
+            self::plan('crane', 20, $helpers),
+            self::times(),
+            self::policies(),
+        )->answer->finishes, 0.9);
+        self::assertGreaterThan(60.0, $twenty(1) - $twenty(2), 'a second helper is felt by twenty');
+    }
+
+    public function testHoldsAreStepsOfTheLessonLongestFirst(): void
+    {
+        $forecast = Forecast::of(self::plan('crane', 20, 1), self::times(), self::policies());
+        self::assertNotSame([], $forecast->holds);
+        self::assertLessThanOrEqual(2, count($forecast->holds));
+        $minutes = array_column($forecast->holds, 'minutes');
+        self::assertSame(max($minutes ?: [0]), $minutes[0]);
+        foreach (array_column($forecast->holds, 'step') as $step) {
+            self::assertTrue($step >= 1 && $step <= 17);
+        }
+    }
+
+    public function testAnUnknownAgeIsRefused(): void
+    {
+        $this->expectException(BadPlan::class);
+        $this->expectExceptionMessage('no age band called "ancient"');
+        $plan = self::plan('house', 5, 1)->with(['room' => new Room(5, 1, 'ancient')]);
+        Forecast::of($plan, self::times(), self::policies());
+    }
+
+    /** @param  'none'|'before'|'after'  $decorate */
+    private static function plan(
+        string $slug,
+        int $learners,
+        int $helpers,
+        int $squaring = 0,
+        string $decorate = 'none',
+    ): Plan {
+        return Plan::of(
+            new Room($learners, $helpers, 'adult'),
+            [self::load($slug)],
+            90,
+            $squaring,
+            $decorate,
+            Policies::usual(),
+            TeachingRules::fromArray(self::yaml('teaching-rules')),
+        );
+    }
+
+    private static function load(string $slug): ModelLoad
+    {
+        $model = Folds::library($slug);
+        $steps = array_map(static fn ($step): StepLoad => StepLoad::of(
+            $step,
+            in_array($step->step->number, $model->sequence->checkpoints, true),
+        ), $model->steps);
+
+        return new ModelLoad($steps, $model->sequence->difficulty);
+    }
+
+    private static function times(): BaseTimes
+    {
+        return BaseTimes::fromArray(self::yaml('base-times'), FoldTable::fromArray(self::yaml('folds')));
+    }
+
+    private static function policies(): PolicyTable
+    {
+        return PolicyTable::fromArray(self::yaml('policies'));
+    }
+
+    /** @return array<string, mixed> */
+    private static function yaml(string $name): array
+    {
+        return (array) Yaml::parseFile(self::LIBRARY."/$name.yaml");
+    }
+}
