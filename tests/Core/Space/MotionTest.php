@@ -23,6 +23,11 @@ final class MotionTest extends TestCase
         'waterbomb' => ['tuck', 'repeat'],
     ];
 
+    /** The same by some ways only: a head made over wings that hang low passes through them by 0.7 mm. */
+    private const STILLS_BY_WAY = [
+        'crane' => [['wings' => 'low', 'first' => 'wings'], ['inside-reverse']],
+    ];
+
     /** @return iterable<string, array{string}> */
     public static function models(): iterable
     {
@@ -36,7 +41,11 @@ final class MotionTest extends TestCase
     {
         $seen = [];
         foreach (Combinations::of(Folds::library($slug)->sequence->routes) as $ways) {
-            $this->judge(Folds::library($slug, $ways), $seen, self::STILLS[$slug] ?? []);
+            [$when, $stills] = self::STILLS_BY_WAY[$slug] ?? [[], []];
+            $this->judge(Folds::library($slug, $ways), $seen, [
+                ...self::STILLS[$slug] ?? [],
+                ...$when !== [] && array_intersect_assoc($when, $ways) === $when ? $stills : [],
+            ]);
         }
         self::assertNotSame([], $seen);
     }
