@@ -26,6 +26,7 @@ final readonly class FoldShelf
         private ModelShelf $shelf,
         private FoldCatalogue $catalogue,
         private MannerOf $manner,
+        private Motions $motions,
     ) {
     }
 
@@ -163,6 +164,9 @@ final readonly class FoldShelf
         $others = array_filter($steps, static fn (array $s): bool => $s['slug'] !== $first['slug']);
         $other = $others === [] ? null : $others[array_key_last($others)];
         $of = $this->step($first);
+        $half = FoldKind::tryFrom($kind)?->isCompound() === true
+            ? $of->halfway ?? $this->motions->half($first['slug'], $first['ways'], $first['number'])
+            : null;
         $show = fn (string $what, array $drawing, array $at): array => [
             'show' => $what,
             'model' => $at['title'],
@@ -174,7 +178,7 @@ final readonly class FoldShelf
 
         return [
             $show('before', $of->before, $first),
-            ...$of->halfway === null ? [] : [$show('halfway', $of->halfway, $first)],
+            ...$half === null ? [] : [$show('halfway', $half, $first)],
             $show('after', $of->after, $first),
             ...$other === null ? [] : [$show('elsewhere', $this->step($other)->before, $other)],
         ];

@@ -85,6 +85,19 @@ final readonly class Motions
         });
     }
 
+    /**
+     * The moment half-way of one step, worked out now where it is not known yet.
+     *
+     * @param  array<string, string>  $ways
+     * @return array<string, mixed>|null null where nothing is to be seen half-way
+     */
+    public function half(string $model, array $ways, int $step): ?array
+    {
+        $folded = $this->shelf->folded($model, $ways)->steps[$step - 1] ?? null;
+
+        return $folded === null || ! $folded->step->kind->isCompound() ? null : $this->moved($model, $folded)['half'];
+    }
+
     private static function data(FoldedStep $step, StepMotion $motion): MotionData
     {
         return new MotionData(

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Shelf\Motions;
-
 /** Named folds: their pages, and how a group stands with them. */
 final class FoldsTest extends TestCase
 {
@@ -22,7 +20,6 @@ final class FoldsTest extends TestCase
             self::assertSame($fold['models'] > 0, in_array($kind, $signs, true), "$kind has a picture if it is taught");
         }
 
-        app(Motions::class)->all('flapping-bird', []);
         $petal = $this->getJson('/api/folds/petal')->assertOk()->json();
         self::assertSame(
             ['before', 'halfway', 'after', 'elsewhere'],
