@@ -11,6 +11,8 @@ const props = defineProps<{
   failed: boolean
   saving: boolean
   stepName: (step: number) => string
+  /** why a step is hard; empty where it is not */
+  because: (step: number) => string
 }>()
 const emit = defineEmits<{ change: [changes: Partial<LessonInput>] }>()
 const { t } = useI18n()
@@ -85,6 +87,7 @@ function takeBack() {
             whole(hold.minutes),
           )
         }}
+        {{ because(hold.step) }}
       </p>
       <p v-if="forecast.holds.length === 0">{{ t('forecast.free') }}</p>
       <h3>{{ t('forecast.levers') }}</h3>

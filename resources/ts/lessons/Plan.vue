@@ -74,6 +74,7 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
         :failed="forecast.isError.value"
         :saving="save.isPending.value"
         :step-name="(n) => step(n)?.name ?? ''"
+        :because="(n) => step(n)?.reasons[0] ?? ''"
         @change="change" />
       <Policies :lesson="lesson" @change="change" />
       <p class="quiet">{{ t('plan.source', { source: plan.source }) }}</p>
