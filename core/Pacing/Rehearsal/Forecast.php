@@ -87,7 +87,7 @@ final readonly class Forecast
         if ($plan->decorate !== 'none') {
             $changes['decorate'] = ['decorate' => 'none'];
         }
-        $first = self::firstCheckpoint($plan);
+        $first = self::worthPreparing($plan);
         if ($first !== null && $first > $plan->policies->prepared) {
             $changes['prepared'] = [
                 'policies' => Policies::of($policies, $plan->policies->chosen, $first),
@@ -104,15 +104,18 @@ final readonly class Forecast
         return array_map(static fn (array $change): Plan => $plan->with($change), $changes);
     }
 
-    private static function firstCheckpoint(Plan $plan): ?int
+    /** The steps to the last checkpoint in the first half of the first model; more would be folded by others. */
+    private static function worthPreparing(Plan $plan): ?int
     {
-        foreach ($plan->models[0]->steps ?? [] as $i => $step) {
-            if ($step->checkpoint) {
-                return $i + 1;
+        $steps = $plan->models[0]->steps ?? [];
+        $best = null;
+        foreach ($steps as $i => $step) {
+            if ($step->checkpoint && 2 * ($i + 1) <= count($steps)) {
+                $best = $i + 1;
             }
         }
 
-        return null;
+        return $best;
     }
 
     /**

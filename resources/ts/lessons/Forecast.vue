@@ -127,5 +127,9 @@ function takeBack() {
   padding: 6px 0; border-top: 1px solid #e3e6e1;
 }
 .undo { display: flex; gap: 12px; align-items: center; background: var(--now-pale); padding: 6px 10px; }
-@media (max-width: 640px) { .levers li { grid-template-columns: 1fr auto; } }
+@media (max-width: 640px) {
+  .levers li { grid-template-columns: minmax(0, 1fr) auto; gap: 2px 12px; }
+  .levers li > .quiet { grid-row: 2; }
+  .levers li > .v-btn { grid-row: 1 / 3; grid-column: 2; }
+}
 </style>
