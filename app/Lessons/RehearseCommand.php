@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Lessons;
 
+use App\Support\BadInput;
+use App\Support\JsonInput;
 use Cathedra\Core\CathedraException;
 use Cathedra\Core\Pacing\BadPlan;
 use Cathedra\Core\Pacing\Rehearsal\Rehearsal;
@@ -13,9 +15,6 @@ use Illuminate\Console\Command;
 /** Reads a room and its steps as JSON from standard input, plays the lesson many times and prints what came of it. */
 final class RehearseCommand extends Command
 {
-    /** Bytes of input; 300 steps have 40 kB. */
-    private const MAX_BYTES = 1_000_000;
-
     protected $signature = 'cathedra:rehearse';
 
     protected $description = 'Rehearse a lesson many times (JSON in, JSON out)';
@@ -23,21 +22,14 @@ final class RehearseCommand extends Command
     public function handle(): int
     {
         try {
-            $text = (string) stream_get_contents(STDIN, self::MAX_BYTES + 1);
-            if (strlen($text) > self::MAX_BYTES) {
-                throw new BadPlan('The input is too long; at most 1 MB is read.');
-            }
-            $data = json_decode($text, true);
-            if ($data === null && json_last_error() !== JSON_ERROR_NONE) {
-                throw new BadPlan('The input is not JSON: '.json_last_error_msg().'.');
-            }
+            $data = JsonInput::read();
             $setting = Setting::fromArray($data);
             $answer = Rehearsal::of($setting, Rehearsal::chance(
                 $setting,
                 self::whole($data, 'runs', 1000),
                 self::whole($data, 'seed', 1),
             ));
-        } catch (CathedraException $e) {
+        } catch (CathedraException|BadInput $e) {
             fwrite(STDERR, 'cathedra: '.strtr($e->getMessage(), ["\n" => ' '])."\n");
 
             return self::FAILURE;

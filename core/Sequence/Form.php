@@ -22,7 +22,7 @@ final readonly class Form
      * @param  int  $turn  degrees by which the eye stands aside in its picture, to the right
      * @param  int  $tilt  degrees by which it stands below; negative: above
      * @param  int  $roll  degrees by which the model is turned on the table before that, counterclockwise
-     * @param  Shape|null  $shape  the form by formula that it is
+     * @param  FormShape|null  $shape  the form by formula that it is
      */
     public function __construct(
         public array $sizes,
@@ -32,7 +32,7 @@ final readonly class Form
         public int $turn = -35,
         public int $tilt = 25,
         public int $roll = 0,
-        public ?Shape $shape = null,
+        public ?FormShape $shape = null,
     ) {
     }
 

@@ -198,7 +198,7 @@ final readonly class StepReader
 
         $opens = $this->in->has('opens') ? $this->in->steps('opens', $this->number - 1) : [];
         $shape = $this->in->has('shape')
-            ? Shape::from($this->in->oneOf('shape', array_column(Shape::cases(), 'value')))
+            ? FormShape::from($this->in->oneOf('shape', array_column(FormShape::cases(), 'value')))
             : null;
         if ($shape !== null && $opens !== []) {
             throw $this->in->bad('shape', 'A form is told by "opens" or by "shape", not by both.');
@@ -211,7 +211,7 @@ final readonly class StepReader
             $opens,
             match (true) {
                 $opens !== [] => $this->in->whole('to', 1, 179, 90),
-                $shape === Shape::Fan => $this->in->whole('to', 10, 75, 70),
+                $shape === FormShape::Fan => $this->in->whole('to', 10, 75, 70),
                 default => 90,
             },
             $isKnown ? $this->in->whole('turn', -180, 180, -35) : 0,

@@ -6,7 +6,7 @@ namespace Cathedra\Core\Space\Form;
 
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Sequence\Form;
-use Cathedra\Core\Sequence\Shape as Name;
+use Cathedra\Core\Sequence\FormShape as Name;
 
 /** The shape that a form step asks for. */
 final class Shapes

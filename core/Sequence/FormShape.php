@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Cathedra\Core\Sequence;
 
 /** A finished form that is not flat and known by formula (core/Space/Form): where all its paper is. */
-enum Shape: string
+enum FormShape: string
 {
     /** From a square with its corners at the middle, two of them opened out again. */
     case CornerBox = 'corner-box';
