@@ -11,6 +11,9 @@ final readonly class Form
 {
     public const SIZES = ['width', 'depth', 'height', 'slope', 'volume'];
 
+    /** Where flaps may end that are curled. */
+    public const SIDES = ['top', 'bottom', 'left', 'right'];
+
     /** A volume that is typed may differ from that of the solid by this share. */
     private const AGREE = 1e-3;
 
@@ -23,6 +26,7 @@ final readonly class Form
      * @param  int  $tilt  degrees by which it stands below; negative: above
      * @param  int  $roll  degrees by which the model is turned on the table before that, counterclockwise
      * @param  FormShape|null  $shape  the form by formula that it is
+     * @param  string|null  $curls  one of SIDES: where the flaps end that are curled
      */
     public function __construct(
         public array $sizes,
@@ -33,6 +37,7 @@ final readonly class Form
         public int $tilt = 25,
         public int $roll = 0,
         public ?FormShape $shape = null,
+        public ?string $curls = null,
     ) {
     }
 

@@ -27,4 +27,7 @@ enum FormShape: string
 
     /** The ball blown up from the triangle base, its walls flat. */
     case BlownCube = 'blown-cube';
+
+    /** Flaps rolled round a pencil. */
+    case Curl = 'curl';
 }

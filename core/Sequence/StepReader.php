@@ -203,6 +203,7 @@ final readonly class StepReader
         if ($shape !== null && $opens !== []) {
             throw $this->in->bad('shape', 'A form is told by "opens" or by "shape", not by both.');
         }
+        $curls = $shape === FormShape::Curl ? $this->in->oneOf('curls', Form::SIDES) : null;
         $isKnown = $shape !== null || $opens !== [];
 
         return new Form(
@@ -218,6 +219,7 @@ final readonly class StepReader
             $isKnown ? $this->in->whole('tilt', -90, 90, 25) : 0,
             $isKnown ? $this->in->whole('roll', -180, 180, 0) : 0,
             $shape,
+            $curls,
         );
     }
 

@@ -10,6 +10,7 @@ use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
 use Cathedra\Core\Geometry\Segment;
+use Closure;
 
 /**
  * Cuts every face of one state with every face of the next on the sheet. Steps divide faces, and some merge them, so
@@ -33,11 +34,11 @@ final class MeshBuilder
     /** @var array<string, list<int>> points by square of the grid */
     private array $grid = [];
 
-    /** @param  list<Line>  $bends */
+    /** @param  (Closure(int): list<Line>)|null  $bends */
     private function __construct(
         private readonly FoldedState $before,
         private readonly FoldedState $after,
-        private readonly array $bends,
+        private readonly ?Closure $bends,
     ) {
         $sheet = $before->sheet;
         $this->snap = self::SNAP * min($sheet->width, $sheet->height);
@@ -46,9 +47,9 @@ final class MeshBuilder
     /**
      * Both states are of one sheet; what was cut away in the second is left out.
      *
-     * @param  list<Line>  $bends  on the sheet: cells are cut along them, too
+     * @param  (Closure(int): list<Line>)|null  $bends  on the sheet, by face before: cells are cut along them, too
      */
-    public static function between(FoldedState $before, FoldedState $after, array $bends = []): Mesh
+    public static function between(FoldedState $before, FoldedState $after, ?Closure $bends = null): Mesh
     {
         return (new self($before, $after, $bends))->build();
     }
@@ -139,7 +140,7 @@ final class MeshBuilder
                 if (! $box->overlaps($boxes[$g], 0.0)) {
                     continue;
                 }
-                foreach ($this->bent($face->intersection($other)) as $piece) {
+                foreach ($this->bent($face->intersection($other), $f) as $piece) {
                     $loop = $piece->area() > $least ? $this->loop($piece) : [];
                     if (count($loop) > 2) {
                         $loops[] = $loop;
@@ -154,10 +155,10 @@ final class MeshBuilder
     }
 
     /** @return list<Polygon> the piece cut along the bends */
-    private function bent(Polygon $piece): array
+    private function bent(Polygon $piece, int $face): array
     {
         $pieces = [$piece];
-        foreach ($this->bends as $line) {
+        foreach ($this->bends === null ? [] : ($this->bends)($face) as $line) {
             $cut = [];
             foreach ($pieces as $part) {
                 array_push($cut, $part->clippedBy($line), $part->clippedBy($line->reversed()));

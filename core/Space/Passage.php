@@ -10,6 +10,7 @@ use Cathedra\Core\Geometry\Isometry;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
+use Closure;
 
 /**
  * From one flat state to the next: how every cell moves, seen from the paper that stays. The largest part that moves
@@ -40,8 +41,8 @@ final readonly class Passage
     ) {
     }
 
-    /** @param  list<Line>  $bends  on the sheet: cells are cut along them, too */
-    public static function between(FoldedState $before, FoldedState $after, array $bends = []): self
+    /** @param  (Closure(int): list<Line>)|null  $bends  on the sheet, by face before: cells are cut along them, too */
+    public static function between(FoldedState $before, FoldedState $after, ?Closure $bends = null): self
     {
         $mesh = MeshBuilder::between($before, $after, $bends);
         $was = array_map(static fn (int $f): Isometry => $before->placements[$f], $mesh->from);

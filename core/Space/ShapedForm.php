@@ -27,12 +27,24 @@ final class ShapedForm
     /** Degrees; a bend that is less is not drawn, for paper is round there. */
     private const SEEN = 25.0;
 
+    /** @var list<Point> by cell: its middle, on the sheet */
+    private readonly array $middles;
+
     /** @param  list<list<int>>  $users  by vertex: the cells it belongs to */
     private function __construct(
         private readonly Passage $passage,
         private readonly Shape $shape,
         private readonly array $users,
     ) {
+        $mesh = $passage->mesh;
+        $this->middles = array_map(static function (array $loop) use ($mesh): Point {
+            $of = array_map(static fn (int $v): array => $mesh->sheet[$v], $loop);
+
+            return new Point(
+                array_sum(array_column($of, 0)) / count($of),
+                array_sum(array_column($of, 1)) / count($of),
+            );
+        }, $mesh->cells);
     }
 
     /**
@@ -40,7 +52,7 @@ final class ShapedForm
      */
     public static function of(FoldedState $flat, Shape $shape): array|string
     {
-        $passage = Passage::between($flat, $flat, $shape->bends());
+        $passage = Passage::between($flat, $flat, $shape->bends(...));
         $users = array_fill(0, $passage->mesh->vertexCount(), []);
         foreach ($passage->mesh->cells as $cell => $loop) {
             foreach ($loop as $vertex) {
@@ -143,13 +155,12 @@ final class ShapedForm
     private function moment(float $progress): ?array
     {
         $mesh = $this->passage->mesh;
-        $middles = $this->middles();
         $at = [];
         foreach ($mesh->sheet as $vertex => [$x, $y]) {
             $sheet = new Point($x, $y);
             foreach ($this->users[$vertex] as $cell) {
                 $flat = $this->passage->placesBefore[$cell]->of($sheet);
-                $p = $this->shape->at(new Spot($middles[$cell], $sheet, $flat), $progress);
+                $p = $this->shape->at(new Spot($this->middles[$cell], $sheet, $flat, $mesh->from[$cell]), $progress);
                 if (isset($at[$vertex]) && Vector::far($p, $at[$vertex]) > self::MEETS * $mesh->side / 150) {
                     return null;
                 }
@@ -158,21 +169,6 @@ final class ShapedForm
         }
 
         return $at;
-    }
-
-    /** @return list<Point> by cell, on the sheet */
-    private function middles(): array
-    {
-        $mesh = $this->passage->mesh;
-
-        return array_map(static function (array $loop) use ($mesh): Point {
-            $of = array_map(static fn (int $v): array => $mesh->sheet[$v], $loop);
-
-            return new Point(
-                array_sum(array_column($of, 0)) / count($of),
-                array_sum(array_column($of, 1)) / count($of),
-            );
-        }, $mesh->cells);
     }
 
     /**

@@ -69,7 +69,7 @@ final readonly class Beaks implements Shape
         return null;
     }
 
-    public function bends(): array
+    public function bends(int $face): array
     {
         $line = fn (float $a, float $b, float $toA, float $toB): ?Line => Line::through(
             $this->floor->onSheet($a * $this->h, $b * $this->h),

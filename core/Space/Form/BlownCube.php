@@ -79,7 +79,7 @@ final readonly class BlownCube implements Shape
         return new self($e, $middle, [$tip, $down, $across], $roles);
     }
 
-    public function bends(): array
+    public function bends(int $face): array
     {
         $lines = [];
         foreach ([-3, -1, 1, 3] as $k) {

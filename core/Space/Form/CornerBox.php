@@ -55,7 +55,7 @@ final readonly class CornerBox implements Shape
         return $floor === null ? null : new self($floor, $q);
     }
 
-    public function bends(): array
+    public function bends(int $face): array
     {
         $line = fn (float $a, float $b, float $toA, float $toB): ?Line => Line::through(
             $this->floor->onSheet($a * $this->q, $b * $this->q),

@@ -73,7 +73,7 @@ final readonly class CornerPyramid implements Shape
         return new self($middle, $role, $axes, $edges);
     }
 
-    public function bends(): array
+    public function bends(int $face): array
     {
         return [
             Line::along($this->middle, new Point(1, 1)),

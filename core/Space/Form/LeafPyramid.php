@@ -76,7 +76,7 @@ final readonly class LeafPyramid implements Shape
         return new self($half, $middle, [$tip, $down, $across], $roles);
     }
 
-    public function bends(): array
+    public function bends(int $face): array
     {
         return [];
     }

@@ -12,8 +12,8 @@ use Cathedra\Core\Geometry\Line;
  */
 interface Shape
 {
-    /** @return list<Line> on the sheet: where paper bends that the flat state has no crease for, or rolls along */
-    public function bends(): array;
+    /** @return list<Line> on the sheet: where a face bends that the flat state has no crease for, or rolls along */
+    public function bends(int $face): array;
 
     /** 0: no way is known; then at() says where things are in the form, whatever the progress. */
     public function stages(): int;

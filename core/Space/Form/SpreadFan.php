@@ -75,7 +75,7 @@ final readonly class SpreadFan implements Shape
         );
     }
 
-    public function bends(): array
+    public function bends(int $face): array
     {
         $lines = [];
         for ($i = 1; $i < self::PIECES; $i++) {

@@ -62,7 +62,7 @@ final readonly class StripBox implements Shape
         return $one === null || $other === null ? INF : $one->distanceTo($other);
     }
 
-    public function bends(): array
+    public function bends(int $face): array
     {
         $line = fn (float $u, float $v, float $toU, float $toV): ?Line => Line::through(
             $this->floor->onSheet($u, $v),

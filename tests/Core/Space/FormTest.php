@@ -130,6 +130,31 @@ final class FormTest extends TestCase
         self::assertEqualsWithDelta($first[$across], $other[$across], 1e-9);
     }
 
+    /**
+     * 31.5 mm before the tip paper begins to lie round a pencil of 14 mm: the tip has turned by 31.5 / 14 = 2.25
+     * radians, so it stands 14 (1 - cos 2.25) = 22.8 mm off, one wing to the front, the other behind, and 14 sin 2.25 = 10.9 mm
+     * below the line. In strips of 5 mm, to 0.2 mm. Which corners the wings end in differs from base to base.
+     */
+    public function testWingsCurlToBothSides(): void
+    {
+        foreach (['collapse', 'squash'] as $base) {
+            $model = Folds::library('crane', ['base' => $base, 'body' => 'curled']);
+            $flat = $model->steps[count($model->steps) - 1]->before;
+            $end = self::end($model);
+            $z = array_column($end, 2);
+            self::assertEqualsWithDelta(22.8, max([0, ...$z]), 0.2, $base);
+            self::assertEqualsWithDelta(-22.8, min([0, ...$z]), 0.2, $base);
+            foreach ($end as $p) {
+                if (abs($p[2]) > 22.6) {
+                    self::assertEqualsWithDelta($flat->box()->bottom + 31.5 - 10.9, $p[1], 0.3);
+                }
+            }
+            $form = StepMotion::form($model->steps[count($model->steps) - 1]);
+            self::assertIsArray($form);
+            self::assertLessThan(1e-9, $form[0]->strain());
+        }
+    }
+
     /** @return iterable<string, array{string, float}> */
     public static function everyForm(): iterable
     {
@@ -206,6 +231,8 @@ final class FormTest extends TestCase
     {
         yield 'unknown' => ['shape: sphere', '"shape" must be one of'];
         yield 'two ways of telling' => ['shape: fan, opens: [1]', 'not by both'];
+        yield 'curled nowhere' => ['shape: curl', '"curls"'];
+        yield 'not curled' => ['shape: fan, curls: top', 'curls'];
         yield 'too far' => ['shape: fan, to: 140', '"to"'];
     }
 
