@@ -57,30 +57,61 @@ final class WarmCommand extends Command
 
     private function fold(ModelShelf $shelf, int $part): void
     {
+        $jobs = $this->option('motions') === true ? self::bySlug($shelf, $part) : self::byWay(
+            $shelf,
+            $part,
+            $this->option('usual') === true,
+        );
+        $bar = $this->output->createProgressBar(count($jobs));
+        foreach ($jobs as [$slug, $ways]) {
+            $shelf->model($slug, $ways);
+            $this->option('motions') === true && $this->motions->all($slug, $ways);
+            $bar->advance();
+        }
+        $bar->finish();
+        $this->newLine();
+    }
+
+    /**
+     * Every way of every model, dealt out one by one: some models have as much to fold as all the others together.
+     *
+     * @return list<array{string, array<string, string>}>
+     */
+    private static function byWay(ModelShelf $shelf, int $part, bool $usual): array
+    {
+        $jobs = [];
+        $next = 0;
+        foreach ($shelf->slugs() as $slug) {
+            foreach ($usual ? [[]] : $shelf->combinations($slug) as $ways) {
+                if ($next++ % self::PROCESSES === $part) {
+                    $jobs[] = [$slug, $ways];
+                }
+            }
+        }
+
+        return $jobs;
+    }
+
+    /**
+     * Model by model, since what several ways share is set in motion once; every model by its usual way first, for that
+     * is what most will look at.
+     *
+     * @return list<array{string, array<string, string>}>
+     */
+    private static function bySlug(ModelShelf $shelf, int $part): array
+    {
         $slugs = array_values(array_filter(
             $shelf->slugs(),
             static fn (int $i): bool => $i % self::PROCESSES === $part,
             ARRAY_FILTER_USE_KEY,
         ));
-        $moving = $this->option('motions') === true;
-        // every model by its usual way first, since that is what most will look at
-        $rounds = match (true) {
-            $this->option('usual') === true => ['usual'],
-            $moving => ['usual', 'others'],
-            default => ['all'],
-        };
-        $bar = $this->output->createProgressBar(count($rounds) * count($slugs));
-        foreach ($rounds as $round) {
-            foreach ($slugs as $slug) {
-                $ways = $round === 'usual' ? [[]] : $shelf->combinations($slug);
-                foreach ($round === 'others' ? array_slice($ways, 1) : $ways as $taken) {
-                    $shelf->model($slug, $taken);
-                    $moving && $this->motions->all($slug, $taken);
-                }
-                $bar->advance();
+        $jobs = array_map(static fn (string $slug): array => [$slug, []], $slugs);
+        foreach ($slugs as $slug) {
+            foreach (array_slice($shelf->combinations($slug), 1) as $ways) {
+                $jobs[] = [$slug, $ways];
             }
         }
-        $bar->finish();
-        $this->newLine();
+
+        return $jobs;
     }
 }

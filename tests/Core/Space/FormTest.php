@@ -132,8 +132,9 @@ final class FormTest extends TestCase
 
     /**
      * 31.5 mm before the tip paper begins to lie round a pencil of 14 mm: the tip has turned by 31.5 / 14 = 2.25
-     * radians, so it stands 14 (1 - cos 2.25) = 22.8 mm off, one wing to the front, the other behind, and 14 sin 2.25 = 10.9 mm
-     * below the line. In strips of 5 mm, to 0.2 mm. Which corners the wings end in differs from base to base.
+     * radians, so it stands 14 (1 - cos 2.25) = 22.8 mm off, one wing to the front, the other behind, and 14 sin 2.25
+     * = 10.9 mm below the line. In strips of 5 mm, to 0.2 mm. Which corners the wings end in differs from base to
+     * base.
      */
     public function testWingsCurlToBothSides(): void
     {
