@@ -17,6 +17,11 @@ final readonly class Forecast
     /** Enough for the sign of a lever with common chance; the answer itself is within a minute. */
     public const RUNS = 250;
 
+    /** A very long lesson is played less often, so that its answer comes within a second or two. */
+    private const WORK = 1_500_000;
+
+    private const FEWEST = 40;
+
     private const SEED = 1;
 
     /** Minutes; a lever that gains less is not worth saying. */
@@ -48,7 +53,9 @@ final readonly class Forecast
     public static function of(Plan $plan, BaseTimes $times, PolicyTable $policies): self
     {
         [$setting, $numbers] = $plan->setting($times);
-        $chance = Rehearsal::chance($setting, self::RUNS, self::SEED);
+        $size = $setting->learners * count($setting->steps);
+        $runs = max(self::FEWEST, min(self::RUNS, intdiv(self::WORK, $size)));
+        $chance = Rehearsal::chance($setting, $runs, self::SEED);
         $answer = Rehearsal::of($setting, $chance);
         $levers = [];
         foreach (self::changes($plan, $policies) as $name => $changed) {

@@ -17,7 +17,7 @@ final readonly class Setting
 
     public const MAX_HELPERS = 50;
 
-    public const MAX_STEPS = 300;
+    public const MAX_STEPS = 1000;
 
     public const MAX_RUNS = 10_000;
 

@@ -153,6 +153,17 @@ final class ForecastTest extends TestCase
         }
     }
 
+    /** Sixty learners, five models twice over: less often, but answered. */
+    public function testALongLessonIsPlayedLessOften(): void
+    {
+        $plan = self::plan('crane', 60, 3);
+        $model = new ModelLoad($plan->models[0]->steps, 5, null, 3);
+        $forecast = Forecast::of($plan->with(['models' => array_fill(0, 5, $model)]), self::times(), self::policies());
+        self::assertLessThan(Forecast::RUNS, count($forecast->answer->finishes));
+        self::assertGreaterThanOrEqual(40, count($forecast->answer->finishes));
+        self::assertSame(0.0, $forecast->answer->share);
+    }
+
     public function testAnUnknownAgeIsRefused(): void
     {
         $this->expectException(BadPlan::class);

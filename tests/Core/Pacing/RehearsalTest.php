@@ -263,7 +263,7 @@ final class RehearsalTest extends TestCase
     /** @return iterable<string, array{array<string, mixed>, string}> */
     public static function wrong(): iterable
     {
-        yield 'no steps' => [['steps' => []], '"steps (their number)" must lie between 1 and 300'];
+        yield 'no steps' => [['steps' => []], '"steps (their number)" must lie between 1 and 1000'];
         yield 'steps that are no list' => [['steps' => 'all'], '"steps" must be a list'];
         yield 'half a learner' => [['learners' => 1.5], '"learners" must be a whole number'];
         yield 'a crowd' => [['learners' => 400], '"learners" must lie between 1 and 200'];
