@@ -19,6 +19,7 @@ use App\Teaching\Record;
 use App\Teaching\RulesData;
 use Carbon\CarbonImmutable;
 use Cathedra\Core\Pacing\RunSheet;
+use Cathedra\Core\Pacing\StepWhy;
 use Cathedra\Core\Progress\NextModels;
 use Cathedra\Core\Rules\Bounds;
 use Illuminate\Database\Eloquent\Collection;
@@ -76,6 +77,7 @@ final readonly class LessonSheet
             $paper,
             new PlanData(
                 $plan->lines,
+                array_map(self::why(...), $plan->whys),
                 LessonPlan::whole($plan->needed),
                 $lesson->minutes,
                 intdiv($plan->spare(), 60),
@@ -212,5 +214,21 @@ final readonly class LessonSheet
         $rules = $this->files->teachingRules();
 
         return new RulesData(array_map($rules->enough(...), range(0, Bounds::MAX_LEARNERS)), $rules->longWaitSeconds);
+    }
+
+    /** @return array{step: int, show: int, base: int, factors: list<array{name: string, times: float}>, wait: int} */
+    private static function why(StepWhy $why): array
+    {
+        return [
+            'step' => $why->step,
+            'show' => (int) round($why->show),
+            'base' => (int) round($why->base),
+            'factors' => array_map(
+                static fn (string $name, float $times): array => ['name' => $name, 'times' => round($times, 2)],
+                array_keys($why->factors),
+                array_values($why->factors),
+            ),
+            'wait' => (int) round($why->wait),
+        ];
     }
 }

@@ -26,8 +26,9 @@ final readonly class RunSheet
      * @param  list<Line>  $lines  in order; each starts when the one before ends
      * @param  int  $needed  seconds from the start to the end of the last line
      * @param  int  $slot  seconds the slot has
+     * @param  list<StepWhy>  $whys  of the steps, in order
      */
-    private function __construct(public array $lines, public int $needed, public int $slot)
+    private function __construct(public array $lines, public int $needed, public int $slot, public array $whys)
     {
     }
 
@@ -63,7 +64,8 @@ final readonly class RunSheet
         $age =
             $times->ages[$room->ageBand]['factor'] ??
             throw new BadPlan("There is no age band called \"{$room->ageBand}\".");
-        $pace = $age * exp($times->spread * Normal::quantile($room->learners / ($room->learners + 1)));
+        $slowest = exp($times->spread * Normal::quantile($room->learners / ($room->learners + 1)));
+        $whys = [];
         $blocks = [
             ['block', 'arrive', null, (float) $times->blocks['arrive']],
             ['block', 'hand-out', null, (float) $times->blocks['hand_out']],
@@ -98,9 +100,24 @@ final readonly class RunSheet
                     $step->layers > 1 || $step->twice => $queue,
                     default => $queue / 2,
                 };
-                $seconds = self::step($all[$i], $left * $pace, $policies) + $wait;
-                $once += $seconds;
-                $blocks[] = ['step', $step->fold, $number, $seconds];
+                $whys[] = $why = new StepWhy(
+                    $number,
+                    $policies->showsFirst() ? 0.0 : $all[$i]->show * $policies->show,
+                    $all[$i]->base,
+                    array_filter(
+                        [
+                            ...$all[$i]->factors,
+                            'along' => $left,
+                            'age' => $age,
+                            'slowest' => $slowest,
+                            'manner' => $policies->fold,
+                        ],
+                        static fn (float $factor): bool => $factor !== 1.0,
+                    ),
+                    $wait,
+                );
+                $once += $why->seconds();
+                $blocks[] = ['step', $step->fold, $number, $why->seconds()];
                 if ($step->checkpoint) {
                     $blocks[] = ['checkpoint', 'checkpoint', $number, (float) $times->blocks['checkpoint']];
                 }
@@ -114,7 +131,7 @@ final readonly class RunSheet
         }
         $blocks[] = ['block', 'clear', null, (float) $times->blocks['clear']];
 
-        return self::laid($blocks, $slotMinutes * 60);
+        return self::laid($blocks, $slotMinutes * 60, $whys);
     }
 
     /**
@@ -134,12 +151,6 @@ final readonly class RunSheet
         ]);
     }
 
-    /** Demonstration, unless all was shown before, and the slowest learner's folding time, seconds. */
-    private static function step(StepTimes $step, float $pace, Policies $policies): float
-    {
-        return ($policies->showsFirst() ? 0.0 : $step->show * $policies->show) + $step->fold * $pace * $policies->fold;
-    }
-
     /** Seconds in which a grown-up folds the first steps of a model alone, before the lesson. */
     public static function foldedBefore(ModelLoad $model, int $steps, BaseTimes $times): float
     {
@@ -155,8 +166,11 @@ final readonly class RunSheet
         return ceil(($room->learners * $stuckRate) / ($room->helpers + 1)) * $helpSeconds;
     }
 
-    /** @param  list<array{'block'|'step'|'checkpoint', string, int|null, float}>  $blocks */
-    private static function laid(array $blocks, int $slot): self
+    /**
+     * @param  list<array{'block'|'step'|'checkpoint', string, int|null, float}>  $blocks
+     * @param  list<StepWhy>  $whys
+     */
+    private static function laid(array $blocks, int $slot, array $whys): self
     {
         $lines = [];
         $at = 0.0;
@@ -172,6 +186,6 @@ final readonly class RunSheet
             ];
         }
 
-        return new self($lines, (int) round($at), $slot);
+        return new self($lines, (int) round($at), $slot, $whys);
     }
 }

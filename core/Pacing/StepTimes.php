@@ -22,9 +22,16 @@ final readonly class StepTimes
      * @param  float  $show  its demonstration
      * @param  float  $fold  the median of folding it
      * @param  float  $stuck  chance to get stuck, 0 to 1
+     * @param  float  $base  of a fold of this kind, or of what is repeated
+     * @param  array<string, float>  $factors  that make the one of the other: sides, layers, again
      */
-    private function __construct(public float $show, public float $fold, public float $stuck)
-    {
+    private function __construct(
+        public float $show,
+        public float $fold,
+        public float $stuck,
+        public float $base,
+        public array $factors,
+    ) {
     }
 
     /**
@@ -55,16 +62,22 @@ final readonly class StepTimes
             $base['show'],
             $base['fold'] * ($step->twice ? $times->alsoFactor : 1.0) * $layers,
             min(self::STUCK_MOST, $stuck),
+            $base['fold'],
+            ['sides' => $step->twice ? $times->alsoFactor : 1.0, 'layers' => $layers],
         );
     }
 
     /** @param  non-empty-list<self>  $again */
     private static function again(StepLoad $step, array $again, BaseTimes $times): self
     {
+        $first = array_sum(array_map(static fn (self $t): float => $t->fold, $again));
+
         return new self(
             self::base($step, $times)['show'],
-            $times->repeatFactor * array_sum(array_map(static fn (self $t): float => $t->fold, $again)),
+            $times->repeatFactor * $first,
             self::STUCK_AGAIN * max(array_map(static fn (self $t): float => $t->stuck, $again)),
+            $first,
+            ['again' => $times->repeatFactor],
         );
     }
 

@@ -37,6 +37,12 @@ final class PlanTest extends BrowserTestCase
             'the same lesson has the same forecast',
         );
 
+        // a time says why
+        $b->driver->executeScript("document.querySelectorAll('.run .why')[9].focus()");
+        $b->press(' ')->saying('Folded: 150 s for an adult beginner', 'small');
+        $b->press(' ');
+        $b->until(fn (): bool => $this->all('.because') === [], 'it closes again');
+
         // after a reload it says the same
         $b->visit("/lessons/$lesson/plan")->saying('Will they finish?', 'h2');
         self::assertSame($before, $b->find('.forecast .headline')->getText());

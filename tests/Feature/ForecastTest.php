@@ -35,6 +35,14 @@ final class ForecastTest extends TestCase
             self::assertEqualsWithDelta(60 * $hold['minutes'], $hold['to'] - $hold['from'], 4);
         }
 
+        // and every time says why
+        $plan = $this->getJson("/api/lessons/$id")->json('plan');
+        self::assertSame(range(1, 17), array_column($plan['why'], 'step'));
+        $petal = $plan['why'][9];
+        self::assertSame([150, 90], [$petal['base'], $petal['show']]);
+        self::assertContains('age', array_column($petal['factors'], 'name'));
+        self::assertContains('again', array_column($plan['why'][10]['factors'], 'name'), 'step 11 does two again');
+
         // one press: what a lever promised is what the next rehearsal says
         $lesson = $this->getJson("/api/lessons/$id")->json();
         $this->putJson("/api/lessons/$id", $this->lessonInput($group, [

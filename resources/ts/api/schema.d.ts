@@ -1109,6 +1109,17 @@ export interface components {
                 start: number;
                 seconds: number;
             }[];
+            /** @description why a step takes so long: show + base times every factor + wait, seconds */
+            why: {
+                step: number;
+                show: number;
+                base: number;
+                factors: {
+                    name: string;
+                    times: number;
+                }[];
+                wait: number;
+            }[];
             needed_minutes: number;
             slot_minutes: number;
             /** @description negative: too long by so many */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { LessonData, PlanData } from '../api/client'
 import { useForecast, useProgramme, useSaveLesson } from '../api/queries'
@@ -30,6 +30,18 @@ const title = computed(() => {
   if (!p.fits) return t('plan.over', { n: p.needed_minutes - p.slot_minutes })
   return p.spare_minutes === 0 ? t('plan.exact') : t('plan.fits', { n: p.spare_minutes })
 })
+/** The step whose time says why. */
+const opened = ref<number | null>(null)
+function why(step: number | null) {
+  const of = plan.value.why.find((one) => one.step === step)
+  if (!of) return ''
+  const factors = of.factors.map(({ name, times }) => `, ${t(`plan.why.${name}`, { n: times })}`).join('')
+  return [
+    ...(of.show > 0 ? [t('plan.why.show', { s: of.show })] : []),
+    t('plan.why.fold', { s: of.base, factors }),
+    ...(of.wait > 0 ? [t('plan.why.wait', { s: of.wait })] : []),
+  ].join(' ')
+}
 const longest = computed(
   () => [...plan.value.lines].filter((l) => l.kind === 'step').sort((a, b) => b.seconds - a.seconds)[0],
 )
@@ -93,7 +105,17 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
               t('plan.must', { check: step(line.step)?.look[0] ?? '' })
             }}</small></span
           >
-          <span>{{ minutes(line.seconds) }}</span>
+          <button
+            v-if="line.kind === 'step'"
+            type="button"
+            class="why"
+            :aria-expanded="opened === line.step"
+            :aria-label="t('plan.why.open', { n: minutes(line.seconds), step: line.step ?? 0 })"
+            @click="opened = opened === line.step ? null : line.step">
+            {{ minutes(line.seconds) }}
+          </button>
+          <span v-else>{{ minutes(line.seconds) }}</span>
+          <small v-if="line.kind === 'step' && opened === line.step" class="because">{{ why(line.step) }}</small>
         </li>
         <li class="end">
           <span>{{ clock(lesson.card.starts_at, plan.needed_minutes * 60) }}</span><span>{{
@@ -114,7 +136,9 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
 .run { padding: 18px 0; }
 .run h2 { padding: 0 22px 10px; }
 .run li { display: grid; grid-template-columns: 58px 1fr 26px; padding: 8px 22px; border-top: 1px solid #e3e6e1; }
-.run li > span:last-child { text-align: right; color: var(--ink-2); }
+.run li > span:nth-child(3) { text-align: right; color: var(--ink-2); }
+.why { text-align: right; padding: 0; color: var(--ink-2); text-decoration: underline dotted; }
+.because { grid-column: 2 / 4; padding-left: 14px; color: var(--ink-2); }
 .block { font-weight: 650; }
 .step > span:nth-child(2) { padding-left: 14px; }
 .checkpoint { background: var(--now-pale); font-weight: 650; }

@@ -10,6 +10,7 @@ use Cathedra\Core\Pacing\Normal;
 use Cathedra\Core\Pacing\Room;
 use Cathedra\Core\Pacing\RunSheet;
 use Cathedra\Core\Pacing\StepLoad;
+use Cathedra\Core\Pacing\StepWhy;
 use Cathedra\Core\Rules\BaseTimes;
 use Cathedra\Core\Rules\FoldTable;
 use PHPUnit\Framework\TestCase;
@@ -155,6 +156,37 @@ final class RunSheetTest extends TestCase
         foreach (['before' => 2, 'after' => 6] as $when => $place) {
             $with = RunSheet::plan(new Room(12, 0, 'adult'), $models, 30, 0, $this->times(0.0, 0.0), $when);
             self::assertSame([515, 'decorate'], [$with->needed, $with->lines[$place]['key']]);
+        }
+    }
+
+    /**
+     * A valley fold of 40 s, shown in 10, on both sides (1.8), through five layers (1 + 3 x 0.06), for three juniors
+     * (1.6) whose slowest is exp(0.35 x 0.6745) = 1.2663 as slow; one of them waits 45 s for help: 10 + 172.1 + 45.
+     */
+    public function testEveryTimeSaysWhy(): void
+    {
+        $sheet = RunSheet::plan(
+            new Room(3, 1, 'junior'),
+            [new ModelLoad([
+                new StepLoad('valley', 5, true, false),
+                new StepLoad('tuck', 1, false, true),
+            ], 3)],
+            60,
+            0,
+            $this->times(0.35, 0.1),
+        );
+        self::assertSame([1, 2], array_map(static fn (StepWhy $w): int => $w->step, $sheet->whys));
+        $first = $sheet->whys[0];
+        self::assertEqualsWithDelta(
+            ['sides' => 1.8, 'layers' => 1.18, 'age' => 1.6, 'slowest' => 1.2663],
+            $first->factors,
+            1e-4,
+        );
+        self::assertSame([10.0, 40.0, 45.0], [$first->show, $first->base, $first->wait]);
+        self::assertEqualsWithDelta(227.1, $first->seconds(), 0.1);
+        $lines = array_values(array_filter($sheet->lines, static fn (array $l): bool => $l['kind'] === 'step'));
+        foreach ($sheet->whys as $i => $why) {
+            self::assertEqualsWithDelta($lines[$i]['seconds'], $why->seconds(), 1.0);
         }
     }
 
