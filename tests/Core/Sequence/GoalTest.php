@@ -90,8 +90,7 @@ final class GoalTest extends TestCase
     public static function faultsOfOld(): iterable
     {
         yield 'a boat whose sails are one sail' => ['sailing-boat', '      short: B', '      short: D', 'higher'];
-        $straight = '    along: line (3/10 from (corner left) to (corner bottom-left)) to (2/5 from (corner left) to '
-            ."(mark heart))\n    move: corner left\n";
+        $straight = "    along: line (mark crook) to (mark brow)\n    move: corner left\n";
         yield 'a head pushed straight down has no beak' => [
             'crane',
             $straight,
