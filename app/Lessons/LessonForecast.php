@@ -30,16 +30,20 @@ final readonly class LessonForecast
         $minutes = static fn (float $p): int => LessonPlan::whole(
             (int) ceil(Answer::quantile($answer->finishes, $p) + $forecast->after),
         );
-        $bell = 60 * $lesson->minutes - $times->blocks['clear'] - $forecast->after;
 
         return new ForecastData(
             count($answer->finishes),
             $lesson->learners(),
             ['early' => $minutes(0.1), 'middle' => $minutes(0.5), 'late' => $minutes(0.9)],
             round($answer->share ?? 0.0, 3),
-            round($answer->allDoneBy($bell), 3),
-            self::wave($forecast),
-            self::holds($forecast),
+            round($forecast->everybody, 3),
+            array_map(static fn (array $w): array => ['t' => (int) round($w['t'])] + $w, $forecast->wave),
+            array_map(static fn (array $hold): array => [
+                'step' => $hold['step'],
+                'minutes' => round($hold['wait'] / 60, 1),
+                'from' => (int) round($hold['to'] - $hold['wait']),
+                'to' => (int) round($hold['to']),
+            ], $forecast->holds),
             array_map(static fn (Lever $l): array => [
                 'name' => $l->name,
                 'minutes' => round($l->minutes, 1),
@@ -48,48 +52,5 @@ final readonly class LessonForecast
             ], $forecast->levers),
             $times->source,
         );
-    }
-
-    /** @return list<array{t: int, slowest: int, middle: int, fastest: int}> by steps of the lesson done */
-    private static function wave(Forecast $forecast): array
-    {
-        $done = static fn (int $at): int => max([
-            0,
-            ...array_filter(array_slice($forecast->numbers, 0, $at - 1)),
-        ]);
-
-        $all = count($forecast->numbers);
-        $wave = [];
-        foreach ($forecast->answer->wave as $w) {
-            $wave[] = [
-                't' => (int) round($w['t_s']),
-                'slowest' => $done($w['slowest']),
-                'middle' => $done($w['middle']),
-                'fastest' => $done($w['fastest']),
-            ];
-            if ($w['slowest'] > $all) {
-                break; // nine of ten are done; the rest is a long tail
-            }
-        }
-
-        return $wave;
-    }
-
-    /** @return list<array{step: int, minutes: float, from: int, to: int}> */
-    private static function holds(Forecast $forecast): array
-    {
-        $ends = [];
-        $at = 0.0;
-        foreach ($forecast->demos as $k => $demo) {
-            $at += $demo + $forecast->answer->holds[$k];
-            $ends[$forecast->numbers[$k] ?? 0] = $at;
-        }
-
-        return array_map(static fn (array $hold): array => [
-            'step' => $hold['step'],
-            'minutes' => round($hold['minutes'], 1),
-            'from' => (int) round($ends[$hold['step']] - 60 * $hold['minutes']),
-            'to' => (int) round($ends[$hold['step']]),
-        ], $forecast->holds);
     }
 }

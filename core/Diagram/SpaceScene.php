@@ -6,6 +6,7 @@ namespace Cathedra\Core\Diagram;
 
 use Cathedra\Core\Space\Piece;
 use Cathedra\Core\Space\Split;
+use Cathedra\Core\Space\Vector;
 
 /**
  * A moment of a motion, or a finished form, as a picture: paper with two sides, shaded by how it faces the light, every
@@ -133,13 +134,6 @@ final readonly class SpaceScene
      */
     private static function normal(array $p): array
     {
-        [$u, $v] = [
-            [$p[1][0] - $p[0][0], $p[1][1] - $p[0][1], $p[1][2] - $p[0][2]],
-            [$p[2][0] - $p[0][0], $p[2][1] - $p[0][1], $p[2][2] - $p[0][2]],
-        ];
-        $n = [$u[1] * $v[2] - $u[2] * $v[1], $u[2] * $v[0] - $u[0] * $v[2], $u[0] * $v[1] - $u[1] * $v[0]];
-        $length = max(1e-12, sqrt($n[0] ** 2 + $n[1] ** 2 + $n[2] ** 2));
-
-        return [$n[0] / $length, $n[1] / $length, $n[2] / $length];
+        return Vector::unit(Vector::cross(Vector::minus($p[1], $p[0]), Vector::minus($p[2], $p[0])));
     }
 }

@@ -34,18 +34,21 @@ final readonly class Forecast
 
     /**
      * @param  Answer  $answer  seconds from the beginning of the slot
-     * @param  list<array{step: int, minutes: float}>  $holds  the longest waits, mean minutes a learner
+     * @param  float  $after  seconds after the folding that are decorated
+     * @param  float  $everybody  share of the runs in which all are done by the bell
+     * @param  list<array{t: float, slowest: int, middle: int, fastest: int}>  $wave  by seconds, steps of the lesson
+     *     that are done; until nine of ten have done all
+     * @param  list<array{step: int, wait: float, to: float}>  $holds  the longest waits: step of the lesson, mean
+     *     seconds a learner, and the end, seconds
      * @param  list<Lever>  $levers  most useful first
-     * @param  list<int|null>  $numbers  by step of the answer, the step of the lesson; null for blocks
-     * @param  list<float>  $demos  by step of the answer, seconds of its demonstration, or of its block
      */
     private function __construct(
         public Answer $answer,
         public float $after,
+        public float $everybody,
+        public array $wave,
         public array $holds,
         public array $levers,
-        public array $numbers,
-        public array $demos,
     ) {
     }
 
@@ -74,10 +77,14 @@ final readonly class Forecast
         }
         usort($levers, static fn (Lever $a, Lever $b): int => [$b->share, $b->minutes] <=> [$a->share, $a->minutes]);
 
-        return new self($answer, $plan->after($times), self::holds($answer, $numbers), $levers, $numbers, array_map(
-            static fn (Step $step): float => $step->demo,
-            $setting->steps,
-        ));
+        return new self(
+            $answer,
+            $plan->after($times),
+            $answer->allDoneBy($setting->bell ?? INF),
+            self::waveOf($answer, $numbers),
+            self::holdsOf($answer, $setting, $numbers),
+            $levers,
+        );
     }
 
     /** @return array<string, Plan> by name of the lever */
@@ -127,17 +134,42 @@ final readonly class Forecast
 
     /**
      * @param  list<int|null>  $numbers
-     * @return list<array{step: int, minutes: float}>
+     * @return list<array{t: float, slowest: int, middle: int, fastest: int}>
      */
-    private static function holds(Answer $answer, array $numbers): array
+    private static function waveOf(Answer $answer, array $numbers): array
     {
-        $holds = [];
-        foreach ($answer->waits as $k => $seconds) {
-            if ($numbers[$k] !== null && $seconds >= 60 * self::LONG) {
-                $holds[] = ['step' => $numbers[$k], 'minutes' => $seconds / 60];
+        $done = static fn (int $at): int => max([0, ...array_filter(array_slice($numbers, 0, $at - 1))]);
+        $wave = [];
+        foreach ($answer->wave as ['t_s' => $t, 'slowest' => $slowest, 'middle' => $middle, 'fastest' => $fastest]) {
+            $wave[] = [
+                't' => $t,
+                'slowest' => $done($slowest),
+                'middle' => $done($middle),
+                'fastest' => $done($fastest),
+            ];
+            if ($slowest > count($numbers)) {
+                break;
             }
         }
-        usort($holds, static fn (array $a, array $b): int => $b['minutes'] <=> $a['minutes']);
+
+        return $wave;
+    }
+
+    /**
+     * @param  list<int|null>  $numbers
+     * @return list<array{step: int, wait: float, to: float}>
+     */
+    private static function holdsOf(Answer $answer, Setting $setting, array $numbers): array
+    {
+        $holds = [];
+        $at = 0.0;
+        foreach ($setting->steps as $k => $step) {
+            $at += $step->demo + $answer->holds[$k];
+            if ($numbers[$k] !== null && $answer->waits[$k] >= 60 * self::LONG) {
+                $holds[] = ['step' => $numbers[$k], 'wait' => $answer->waits[$k], 'to' => $at];
+            }
+        }
+        usort($holds, static fn (array $a, array $b): int => $b['wait'] <=> $a['wait']);
 
         return array_slice($holds, 0, self::HOLDS);
     }

@@ -146,7 +146,7 @@ final class ForecastTest extends TestCase
         $forecast = Forecast::of(self::plan('crane', 20, 1), self::times(), self::policies());
         self::assertNotSame([], $forecast->holds);
         self::assertLessThanOrEqual(2, count($forecast->holds));
-        $minutes = array_column($forecast->holds, 'minutes');
+        $minutes = array_column($forecast->holds, 'wait');
         self::assertSame(max($minutes ?: [0]), $minutes[0]);
         foreach (array_column($forecast->holds, 'step') as $step) {
             self::assertTrue($step >= 1 && $step <= 17);
