@@ -32,11 +32,12 @@ use App\Teaching\WayChangeData;
         ]],
     ], [
         'minutes' => 'the lesson takes the group, as chosen; null where no group is named',
-        'alike' => 'all ways end in the same state',
+        'alike' => 'all ways end in the same state, or in one that looks the same',
         'change' => 'what showing it in this lesson from now on does to the steps; null: it is shown, or no lesson',
         'first' => 'its steps, by the way chosen; last is one less when that way has none',
+        'steps' => 'of it, and later ones that are taught with it only',
         'hard' => 'names of the hard moments in it',
-        'picture' => 'of options that end differently the end, else the hardest moment',
+        'picture' => 'of options that end differently the end, else the hardest moment, or what they begin with',
     ]),
 ]
 final readonly class WaysData

@@ -8,7 +8,6 @@ use App\Models\Group;
 use App\Models\Lesson;
 use App\Shelf\ModelData;
 use App\Shelf\ModelShelf;
-use App\Shelf\StepData;
 use App\Teaching\ChangeWay;
 use App\Teaching\WayChangeData;
 
@@ -97,26 +96,30 @@ final readonly class WaysOfTeaching
         $moves = $this->shelf->halves($slug, $ways) === null ? '' : '-moving';
 
         return $this->shelf->keepOf($slug, $ways, "passages$moves", function () use ($slug, $ways): array {
-            $model = $this->shelf->model($slug, $ways);
             $passages = [];
-            foreach ($model->routes as $route) {
+            foreach ($this->shelf->model($slug, $ways)->routes as $route) {
+                $taken = static fn (string $key): array => [...$ways, $route['name'] => $key];
+                $keys = array_column($route['ways'], 'key');
+                $look = PassageLook::of($route['name'], array_combine($keys, array_map(
+                    fn (string $key): ModelData => $this->shelf->model(
+                        $slug,
+                        $key === $route['chosen'] ? $ways : $taken($key),
+                    ),
+                    $keys,
+                )));
                 $options = [];
                 foreach ($route['ways'] as $i => $way) {
-                    $isChosen = $way['key'] === $route['chosen'];
-                    $taken = [...$ways, $route['name'] => $way['key']];
                     $options[] = [
-                        'key' => $way['key'],
-                        'title' => $way['title'],
-                        'when' => $way['when'],
-                        'chosen' => $isChosen,
+                        ...$way,
+                        'chosen' => $way['key'] === $route['chosen'],
                         'usual' => $i === 0,
-                        ...self::passage($isChosen ? $model : $this->shelf->model($slug, $taken), $route['name']),
+                        ...$look->options[$way['key']],
                     ];
                 }
                 $passages[] = [
                     'name' => $route['name'],
                     'question' => $route['question'],
-                    'alike' => $route['alike'],
+                    'alike' => $look->alike,
                     'first' => $route['first'],
                     'last' => $route['last'],
                     'options' => $options,
@@ -125,42 +128,5 @@ final readonly class WaysOfTeaching
 
             return $passages;
         });
-    }
-
-    /** @return array{steps: int, hard: list<string>, picture: array<string, mixed>} */
-    private static function passage(ModelData $model, string $name): array
-    {
-        $route = array_column($model->routes, null, 'name')[$name];
-        $steps = array_slice($model->steps, $route['first'] - 1, $route['last'] - $route['first'] + 1);
-        $hard = array_filter($steps, static fn (StepData $step): bool => $step->hard);
-
-        return [
-            'steps' => count($steps),
-            'hard' => array_values(array_map(static fn (StepData $step): string => $step->name, $hard)),
-            'picture' => $route['alike'] ? self::moment($steps) : self::end($model, $route['last']),
-        ];
-    }
-
-    /**
-     * Ways that end alike are told apart by their hardest step.
-     *
-     * @param  list<StepData>  $steps
-     * @return array<string, mixed>
-     */
-    private static function moment(array $steps): array
-    {
-        usort($steps, static fn (StepData $a, StepData $b): int => $b->level <=> $a->level);
-
-        return $steps[0]->halfway ?? $steps[0]->before;
-    }
-
-    /**
-     * An option without steps leaves the paper as the step before it did, or as it lay at first.
-     *
-     * @return array<string, mixed>
-     */
-    private static function end(ModelData $model, int $last): array
-    {
-        return ($model->steps[$last - 1] ?? null)->after ?? $model->steps[0]->before;
     }
 }

@@ -32,7 +32,7 @@ final readonly class ModelData
      * @param  list<string>  $decorate
      * @param  list<string>  $display
      * @param  list<array{name: string, question: string|null, alike: bool, chosen: string, first: int, last: int,
-     *     ways: list<array{key: string, title: string, when: string|null}>}>  $routes
+     *     steps: list<int>, ways: list<array{key: string, title: string, when: string|null}>}>  $routes
      * @param  list<array{kind: string, name: string}>  $needs
      * @param  list<StepData>  $steps
      * @param  list<string>  $end_checks
@@ -50,7 +50,7 @@ final readonly class ModelData
                 description: 'places where the lead chooses: ways that end alike, or options that may end differently',
                 type: 'array',
                 items: new OA\Items(
-                    required: ['name', 'question', 'alike', 'chosen', 'first', 'last', 'ways'],
+                    required: ['name', 'question', 'alike', 'chosen', 'first', 'last', 'steps', 'ways'],
                     properties: [
                         new OA\Property(property: 'name', type: 'string'),
                         new OA\Property(
@@ -70,6 +70,12 @@ final readonly class ModelData
                             type: 'integer',
                         ),
                         new OA\Property(property: 'last', type: 'integer'),
+                        new OA\Property(
+                            property: 'steps',
+                            description: 'its steps, and later ones that hold for the chosen way only',
+                            type: 'array',
+                            items: new OA\Items(type: 'integer'),
+                        ),
                         new OA\Property(
                             property: 'ways',
                             type: 'array',

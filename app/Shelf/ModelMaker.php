@@ -233,7 +233,7 @@ final readonly class ModelMaker
 
     /**
      * @return array{name: string, question: string|null, alike: bool, chosen: string, first: int, last: int,
-     *     ways: list<array{key: string, title: string, when: string|null}>}
+     *     steps: list<int>, ways: list<array{key: string, title: string, when: string|null}>}
      */
     private static function route(Route $route): array
     {
@@ -249,6 +249,7 @@ final readonly class ModelMaker
             'chosen' => $route->chosen,
             'first' => $route->firstStep,
             'last' => $route->lastStep,
+            'steps' => $route->steps(),
             'ways' => $ways,
         ];
     }

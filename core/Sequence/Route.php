@@ -17,6 +17,7 @@ final readonly class Route
      * @param  bool  $alike  whether all ways must end in the same state
      * @param  string|null  $question  what the lead is asked; a route may do without
      * @param  array<string, string>  $when  for whom an option is, and why, by name
+     * @param  list<int>  $later  steps after it that the chosen way is taught with and another is not ("if")
      */
     public function __construct(
         public string $name,
@@ -27,7 +28,22 @@ final readonly class Route
         public bool $alike = true,
         public ?string $question = null,
         public array $when = [],
+        public array $later = [],
     ) {
+    }
+
+    /** @return list<int> the steps that the chosen way is made of, its own and those that hold for it only */
+    public function steps(): array
+    {
+        $own = $this->lastStep < $this->firstStep ? [] : range($this->firstStep, $this->lastStep);
+
+        return [...$own, ...$this->later];
+    }
+
+    /** @param  list<int>  $steps  that stand after it and hold for the chosen way */
+    public function with(array $steps): self
+    {
+        return new self(...['later' => [...$this->later, ...$steps]] + get_object_vars($this));
     }
 
     public function isUsual(): bool

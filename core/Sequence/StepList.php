@@ -58,8 +58,13 @@ final class StepList
                 );
             }
             $in = Reader::over($entry, "$path.$i", $this->lines, $number);
-            if ($this->holds($in)) {
+            $asked = $this->asked($in);
+            if ($this->holds($in, $asked)) {
                 $this->entry($in, "$path.$i", $part, $inRoute);
+                $new = count($this->steps) < $number ? [] : range($number, count($this->steps));
+                foreach (array_keys($asked) as $name) {
+                    $this->routes[$name] = $this->routes[$name]->with($new);
+                }
             }
         }
     }
@@ -84,30 +89,41 @@ final class StepList
         $this->steps[] = $this->step($in, count($this->steps) + 1, $part);
     }
 
-    /** Whether an entry belongs to the options taken: "if: {legs: narrow}", or a list of options. */
-    private function holds(Reader $in): bool
+    /**
+     * What an entry asks of choices made before: "if: {legs: narrow}", or a list of options.
+     *
+     * @return array<string, list<mixed>> options by choice
+     */
+    private function asked(Reader $in): array
     {
         if (! $in->has('if')) {
-            return true;
+            return [];
         }
         $conditions = $in->value('if');
         if (! is_array($conditions) || $conditions === [] || array_is_list($conditions)) {
             throw $in->bad('if', '"if" maps choices made before to one of their options, or to a list of them.');
         }
+
+        return array_map(static fn (mixed $wanted): array => array_values((array) $wanted), $conditions);
+    }
+
+    /** @param  array<string, list<mixed>>  $asked */
+    private function holds(Reader $in, array $asked): bool
+    {
         $holds = true;
-        foreach ($conditions as $name => $wanted) {
+        foreach ($asked as $name => $wanted) {
             $route = $this->routes[$name] ?? throw $in->bad(
                 'if',
                 "No choice before this is called \"$name\"; there is: "
                     .(implode(', ', array_keys($this->routes)) ?: 'none').'.',
             );
-            foreach ((array) $wanted as $option) {
+            foreach ($wanted as $option) {
                 is_string($option) && isset($route->options[$option]) || throw $in->bad(
                     'if',
                     "The choice \"$name\" has no such option; it has: ".implode(', ', array_keys($route->options)).'.',
                 );
             }
-            $holds = $holds && in_array($route->chosen, (array) $wanted, true);
+            $holds = $holds && in_array($route->chosen, $wanted, true);
         }
 
         return $holds;

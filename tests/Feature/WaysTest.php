@@ -14,7 +14,7 @@ final class WaysTest extends TestCase
         $this->actingAs($lead);
         $ways = $this->getJson("/api/models/crane/ways?group={$group->id}")->assertOk()->json();
         self::assertSame(['base', 'legs', 'end', 'first', 'wings', 'body'], array_column($ways['passages'], 'name'));
-        [$base, $legs, , , $wings] = $ways['passages'];
+        [$base, $legs, $end, $first, $wings] = $ways['passages'];
         self::assertSame(
             ['base', 'How do they reach the square base?', 6, 7],
             [$base['name'], $base['question'], $base['first'], $base['last']],
@@ -28,6 +28,11 @@ final class WaysTest extends TestCase
         self::assertGreaterThan($ways['minutes'], $squash['minutes'], 'four steps more take longer');
         self::assertContains('Squash', $squash['hard']);
         self::assertNotSame($wings['options'][0]['picture'], $wings['options'][1]['picture'], 'the ends differ');
+        // Head or wings first: the head is a step of its own that stands elsewhere, and the cranes look the same.
+        self::assertSame([true, [1, 1]], [$first['alike'], array_column($first['options'], 'steps')]);
+        self::assertNotSame($first['options'][0]['picture'], $first['options'][1]['picture']);
+        self::assertSame([true, [0, 1]], [$end['alike'], array_column($end['options'], 'steps')]);
+        self::assertNotSame($end['options'][0]['picture'], $end['options'][1]['picture'], 'one is turned over');
         self::assertStringStartsWith('For steady hands', $wings['options'][1]['when']);
 
         // The minutes are those that a lesson planned so needs.

@@ -1613,6 +1613,8 @@ export interface components {
                 /** @description its steps, by the chosen way */
                 first: number;
                 last: number;
+                /** @description its steps, and later ones that hold for the chosen way only */
+                steps: number[];
                 ways: {
                     key: string;
                     title: string;
