@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Shelf;
 
+use App\Accounts\MannerOf;
 use App\Support\Controller;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 
 final class ModelController extends Controller
@@ -23,6 +25,11 @@ final class ModelController extends Controller
 
     public function show(Request $request, string $model): JsonResponse
     {
+        $request->validate(
+            array_map(static fn (array $there): array => ['sometimes', Rule::in($there)], MannerOf::ASKED),
+            ['names' => 'Folds are named by term, likeness or both.', 'letters' => 'Letters are on or off.'],
+        );
+
         return response()->json($this->shelf->model($model, $this->ways($request, $model)));
     }
 

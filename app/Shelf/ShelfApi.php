@@ -9,7 +9,13 @@ use App\Support\Api\Reads;
 
 // What the HTTP API says of this room; docs/api/openapi.json is made from it (php artisan cathedra:openapi).
 #[Reads('/models', 'models', 'easiest first', '#ModelSummary[]')]
-#[Reads('/models/{model}', 'model', 'with all steps', '#ModelData', query: ['ways?' => ''])]
+#[
+    Reads('/models/{model}', 'model', 'with all steps', '#ModelData', query: [
+        'ways?' => '',
+        'names?' => ['term', 'likeness', 'both'],
+        'letters?' => ['on', 'off'],
+    ]),
+]
 #[
     Reads(
         '/models/{model}/steps/{step}/motion',

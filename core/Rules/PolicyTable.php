@@ -15,6 +15,8 @@ final readonly class PolicyTable
         'pace' => ['wait', 'ahead'],
         'cutting' => ['model', 'square', 'none'],
         'squaring' => ['counted', 'again', 'fresh'],
+        'names' => ['place', 'term', 'likeness', 'both'],
+        'letters' => ['place', 'on', 'off'],
     ];
 
     private const FILE = 'library/policies.yaml';

@@ -37,6 +37,31 @@ final class MannerTest extends TestCase
         self::assertSame(['Bring the near corner to the far corner.', 'Diagonal fold'], $this->step());
     }
 
+    public function testALessonIsSaidInAMannerOfItsOwn(): void
+    {
+        $lead = $this->lead();
+        $this->actingAs($lead);
+        $step = fn (string $query): array => $this->getJson("/api/models/drinking-cup?$query")->assertOk()
+            ->json('steps.1');
+        self::assertSame('Kerchief', $step('names=likeness')['name']);
+        self::assertStringContainsString('(A)', $step('letters=on')['sentence']);
+        $this->putJson('/api/organisation', ['letters' => true] + self::USUAL)->assertOk();
+        self::assertStringNotContainsString('(A)', $step('letters=off')['sentence']);
+        self::assertStringContainsString('(A)', $step('names=both')['sentence'], 'what is not asked for is the place\'s');
+        foreach (['names=nickname', 'letters=7', 'letters[]=on'] as $wrong) {
+            $this->getJson("/api/models/drinking-cup?$wrong")->assertStatus(422);
+        }
+
+        // A lesson keeps what it wants, and says it to the room.
+        $input = ['policies' => ['names' => 'likeness', 'letters' => 'on']] + $this->lessonInput($this->group($lead));
+        $policies = $this->postJson('/api/lessons', $input)->assertCreated()->json('setting.policies');
+        self::assertSame(
+            ['names' => 'likeness', 'letters' => 'on'],
+            array_intersect_key(array_column($policies['list'], 'chosen', 'key'), ['names' => 0, 'letters' => 0]),
+        );
+        self::assertContains('Folds are called by what they look like.', $policies['says']);
+    }
+
     /** @return iterable<string, array{string, mixed}> */
     public static function faults(): iterable
     {

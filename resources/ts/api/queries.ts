@@ -9,6 +9,7 @@ import {
   type StockInput,
   type Ways,
 } from './client'
+import { mannerOf } from '../lessons/manner'
 import { KeptTheirs, saveVersioned } from '../parts/saving'
 
 /** Who is signed in; an error with status 401 means nobody. */
@@ -35,7 +36,6 @@ export function useModel(slug: MaybeRefOrGetter<string | undefined>, ways: Maybe
   })
 }
 
-/** How one step of a model moves; asked for only when it is wanted, for it may have to be worked out first. */
 /** Rehearsed anew whenever the lesson is saved. */
 export function useForecast(lesson: MaybeRefOrGetter<LessonData>) {
   const id = computed(() => toValue(lesson).card.id)
@@ -46,6 +46,7 @@ export function useForecast(lesson: MaybeRefOrGetter<LessonData>) {
   })
 }
 
+/** How one step of a model moves; asked for only when it is wanted, for it may have to be worked out first. */
 export function useMotion(
   slug: MaybeRefOrGetter<string>,
   ways: MaybeRefOrGetter<Ways>,
@@ -237,12 +238,17 @@ export function useLesson(id: MaybeRefOrGetter<number>) {
 /** The models of a lesson one after the other, their steps numbered through it; undefined until all are there. */
 export function useProgramme(lesson: MaybeRefOrGetter<LessonData | undefined>) {
   const models = computed(() => toValue(lesson)?.models ?? [])
+  const manner = computed(() => mannerOf(toValue(lesson)))
   const found = useQueries({
     queries: computed(() =>
       models.value.map(({ slug, ways }) => ({
-        queryKey: ['models', slug, ways],
+        queryKey: ['models', slug, ways, ...Object.values(manner.value)],
         queryFn: () =>
-          answer(client.GET('/api/models/{model}', { params: { path: { model: slug }, query: { ways } } })),
+          answer(
+            client.GET('/api/models/{model}', {
+              params: { path: { model: slug }, query: { ways, ...manner.value } },
+            }),
+          ),
         staleTime: Infinity,
       })),
     ),

@@ -3153,6 +3153,8 @@ export interface operations {
             query?: {
                 /** @description the way taken, by route */
                 ways?: components["parameters"]["Ways"];
+                names?: "term" | "likeness" | "both";
+                letters?: "on" | "off";
             };
             header?: never;
             path: {
