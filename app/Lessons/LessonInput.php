@@ -23,6 +23,8 @@ use App\Support\Api\Shape;
     'materials?' => '?string[]',
     'policies?' => '?{string}',
     'prepared?' => 'integer',
+    'blocks?' => '?#BlocksInput',
+    'odd?' => 'boolean',
     'version?' => 'integer',
 ], [
     'models' => 'in the order they are taught',
@@ -31,6 +33,8 @@ use App\Support\Api\Shape;
     'materials' => 'keys; null: what the models ask for',
     'policies' => 'option by policy; null or left out of it: as usual',
     'prepared' => 'steps of the first model that are folded before the lesson',
+    'blocks' => 'their order, and minutes where they are not as usual; null: all as usual',
+    'odd' => 'nothing is to be learned from its times',
     'version' => 'the one that was changed; another answers 409',
 ])]
 final class LessonInput

@@ -7,7 +7,7 @@ namespace App\Lessons;
 use OpenApi\Attributes as OA;
 
 /** One model of a lesson; its steps are numbered through the lesson. */
-#[OA\Schema(required: ['slug', 'title', 'ways', 'side_mm', 'first', 'steps', 'times'])]
+#[OA\Schema(required: ['slug', 'title', 'ways', 'side_mm', 'first', 'steps', 'times', 'own_times', 'checkpoints'])]
 final readonly class LessonModelData
 {
     public function __construct(
@@ -25,6 +25,22 @@ final readonly class LessonModelData
         #[OA\Property(description: 'number of its first step in the lesson')] public int $first,
         #[OA\Property] public int $steps,
         #[OA\Property(description: 'how often it is folded; the second time goes quicker')] public int $times,
+        #[
+            OA\Property(
+                description: 'seconds to fold a step, by its number in the model, as the lead says',
+                type: 'object',
+                additionalProperties: new OA\AdditionalProperties(type: 'integer'),
+            ),
+        ]
+        public object $own_times,
+        #[
+            OA\Property(
+                description: 'checkpoints put (true) or taken away, by the step of the model after which all wait',
+                type: 'object',
+                additionalProperties: new OA\AdditionalProperties(type: 'boolean'),
+            ),
+        ]
+        public object $checkpoints,
     ) {
     }
 }

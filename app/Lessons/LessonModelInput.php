@@ -12,8 +12,12 @@ use App\Support\Api\Shape;
     'ways?' => '{string}',
     'side_mm?' => '?number',
     'times?' => 'integer',
+    'own_times?' => '{integer}',
+    'checkpoints?' => '{boolean}',
 ], [
     'ways' => 'the way taken, by route of the model; left out: the usual ones',
+    'own_times' => 'seconds to fold a step, by its number in the model',
+    'checkpoints' => 'put (true) or taken away, by the step of the model after which all wait',
     'times' => 'how often it is folded, 1 or 2',
     'side_mm' => 'wanted square; null: the largest the sheet gives',
 ])]

@@ -9,8 +9,8 @@ use App\Paper\Kits;
 use App\Shelf\ModelFacts;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Pacing\Rehearsal\Plan;
-use Cathedra\Core\Pacing\Room;
 use Cathedra\Core\Pacing\RunSheet;
+use Cathedra\Core\Pacing\Timeline;
 
 /** The run sheet of a lesson, as it is set or with another programme in its place. */
 final readonly class LessonPlan
@@ -19,39 +19,61 @@ final readonly class LessonPlan
         private Kits $kits,
         private LibraryFiles $files,
         private PoliciesOf $policies,
+        private RoomOf $room,
+        private Rehearsals $rehearsals,
     ) {
     }
 
     public function of(Lesson $lesson, Programme $programme): RunSheet
     {
-        return RunSheet::plan(
-            self::room($lesson),
-            $programme->loads(),
-            $lesson->minutes,
-            $this->squaring($lesson, $programme),
-            $this->files->times(),
-            $lesson->decorate,
-            $this->policies->chosen($lesson),
-        );
+        $plan = $this->rehearsable($lesson, $programme);
+
+        return RunSheet::of($plan, $this->rehearsals->of($plan), $this->files->times());
     }
 
-    /** The same lesson as a room that can be rehearsed. */
+    /** The lesson as a room that can be rehearsed. */
     public function rehearsable(Lesson $lesson, Programme $programme): Plan
     {
         return Plan::of(
-            self::room($lesson),
+            ($this->room)($lesson->group, $lesson->helpers),
             $programme->loads(),
             $lesson->minutes,
             $this->squaring($lesson, $programme),
             $lesson->decorate,
             $this->policies->chosen($lesson),
             $this->files->teachingRules(),
+            self::timeline($lesson),
         );
     }
 
-    private static function room(Lesson $lesson): Room
+    public static function timeline(Lesson $lesson): Timeline
     {
-        return new Room($lesson->learners(), $lesson->helpers, $lesson->group->age_band);
+        return $lesson->blocks === null
+            ? Timeline::usual($lesson->decorate)
+            : Timeline::of($lesson->blocks['order'], $lesson->blocks['minutes'])->decorating($lesson->decorate);
+    }
+
+    /**
+     * Every block in its order.
+     *
+     * @return list<array{key: string, minutes: int|null, usual: int, out: bool}>
+     */
+    public function blocks(Lesson $lesson, Programme $programme): array
+    {
+        $timeline = self::timeline($lesson);
+        $squaring = $this->squaring($lesson, $programme);
+        $times = $this->files->times();
+
+        return array_map(static fn (string $key): array => [
+            'key' => $key,
+            'minutes' => $timeline->minutes[$key] ?? null,
+            'usual' => $key === Timeline::FOLDING ? 0 : (int) round(match ($key) {
+                'squaring' => $squaring,
+                default => $times->blocks[str_replace('-', '_', $key)],
+            } / 60),
+            'out' => $key !== Timeline::FOLDING
+                && $timeline->seconds($key, $squaring, $lesson->decorate, $times) <= 0.0,
+        ], $timeline->order);
     }
 
     /** Seconds of making squares in the lesson. */

@@ -11,6 +11,9 @@ use App\Support\LibraryFiles;
 use Carbon\CarbonImmutable;
 use Cathedra\Core\Cutting\Prefer;
 use Cathedra\Core\Lesson\Programme as CoreProgramme;
+use Cathedra\Core\Pacing\BadPlan;
+use Cathedra\Core\Pacing\ModelLoad;
+use Cathedra\Core\Pacing\Timeline;
 use Cathedra\Core\Paper\Material;
 use Cathedra\Core\Rules\Bounds;
 use Cathedra\Core\Rules\Decorate;
@@ -76,6 +79,10 @@ final class LessonRequest extends ApiRequest
             ],
             'policies' => ['sometimes', 'nullable', 'array', 'max:20', $this->arePolicies(...)],
             'prepared' => ['sometimes', 'integer', 'between:0,200', $this->leavesSteps($shelf)],
+            'models.*.own_times' => ['sometimes', 'array', 'max:200', $this->areOwnTimes($shelf)],
+            'models.*.checkpoints' => ['sometimes', 'array', 'max:200', $this->areCheckpoints($shelf)],
+            'blocks' => ['sometimes', 'nullable', 'array:order,minutes', $this->areBlocks(...)],
+            'odd' => ['sometimes', 'boolean'],
             'version' => ['sometimes', 'integer', 'between:'.Bounds::VERSION],
         ];
     }
@@ -121,13 +128,14 @@ final class LessonRequest extends ApiRequest
     }
 
     /**
-     * @return non-empty-list<array{model: string, ways: array<string, string>|null, side_mm: float|null, times: int}>
+     * @return non-empty-list<array{model: string, ways: array<string, string>|null, side_mm: float|null, times: int,
+     *     own_times: array<int, int>|null, checkpoints: array<int, bool>|null}>
      */
     public function models(): array
     {
         /**
          * @var non-empty-list<array{model: string, ways?: array<string, string>, side_mm?: float|null,
-         *     times?: int}> $given
+         *     times?: int, own_times?: array<int, int>, checkpoints?: array<int, bool>}> $given
          */
         $given = array_values((array) $this->validated('models'));
 
@@ -137,6 +145,8 @@ final class LessonRequest extends ApiRequest
                 'ways' => $m['ways'] ?? [] ?: null,
                 'side_mm' => isset($m['side_mm']) ? (float) $m['side_mm'] : null,
                 'times' => (int) ($m['times'] ?? 1),
+                'own_times' => array_map(intval(...), $m['own_times'] ?? []) ?: null,
+                'checkpoints' => array_map(boolval(...), $m['checkpoints'] ?? []) ?: null,
             ],
             $given,
         );
@@ -176,6 +186,60 @@ final class LessonRequest extends ApiRequest
                     ? 'There is no such policy; there are: '.implode(', ', array_keys(PolicyTable::OPTIONS)).'.'
                     : "The policy \"$policy\" is one of: ".implode(', ', $there).'.',
             );
+        }
+    }
+
+    private function areOwnTimes(ModelShelf $shelf): Closure
+    {
+        return $this->byStep($shelf, static function (mixed $seconds): ?string {
+            [$least, $most] = ModelLoad::OWN;
+
+            return is_int($seconds) && $seconds >= $least && $seconds <= $most
+                ? null
+                : "Folding a step takes $least to $most seconds, in whole seconds.";
+        });
+    }
+
+    private function areCheckpoints(ModelShelf $shelf): Closure
+    {
+        return $this->byStep($shelf, static fn (mixed $is): ?string => is_bool($is)
+            ? null
+            : 'A checkpoint is put (true) or taken away (false).');
+    }
+
+    /** @param  callable(mixed): ?string  $wrong */
+    private function byStep(ModelShelf $shelf, callable $wrong): Closure
+    {
+        return function (string $at, mixed $value, Closure $fail) use ($shelf, $wrong): void {
+            $place = (string) preg_replace('/\.\w+$/', '', $at);
+            [$slug, $ways] = [$this->input("$place.model"), $this->input("$place.ways", [])];
+            if (! is_string($slug) || ! $shelf->has($slug) || ! is_array($ways) || ! $shelf->offers($slug, $ways)) {
+                return; // said at the model
+            }
+            $steps = count($shelf->loads($slug, $ways));
+            foreach (is_array($value) ? $value : [] as $step => $given) {
+                $said = ! is_int($step) || $step < 1 || $step > $steps
+                    ? "This model has the steps 1 to $steps; \"$step\" is none of them."
+                    : $wrong($given);
+                $said === null || $fail($said);
+            }
+        };
+    }
+
+    private function areBlocks(string $at, mixed $value, Closure $fail): void
+    {
+        $order = is_array($value) ? $value['order'] ?? null : null;
+        $minutes = is_array($value) ? $value['minutes'] ?? [] : null;
+        $isOrder = is_array($order) && array_is_list($order) && array_filter($order, is_string(...)) === $order;
+        if (! $isOrder || ! is_array($minutes) || array_filter($minutes, is_int(...)) !== $minutes) {
+            $fail('Blocks are an order of their names, and whole minutes by name.');
+
+            return;
+        }
+        try {
+            Timeline::of($order, $minutes);
+        } catch (BadPlan $e) {
+            $fail($e->getMessage());
         }
     }
 

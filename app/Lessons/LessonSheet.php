@@ -78,6 +78,7 @@ final readonly class LessonSheet
             new PlanData(
                 $plan->lines,
                 array_map(self::why(...), $plan->whys),
+                $this->plan->blocks($lesson, $programme),
                 LessonPlan::whole($plan->needed),
                 $lesson->minutes,
                 intdiv($plan->spare(), 60),
@@ -190,6 +191,8 @@ final readonly class LessonSheet
             $item->first,
             count($item->loads),
             $item->times,
+            (object) $item->own,
+            (object) $item->checkpoints,
         );
     }
 
@@ -205,6 +208,7 @@ final readonly class LessonSheet
             $lesson->decorate,
             $this->kits->offered($lesson, $programme),
             $this->policies->data($lesson, $programme),
+            $lesson->odd,
             $lesson->version,
         );
     }
@@ -216,7 +220,10 @@ final readonly class LessonSheet
         return new RulesData(array_map($rules->enough(...), range(0, Bounds::MAX_LEARNERS)), $rules->longWaitSeconds);
     }
 
-    /** @return array{step: int, show: int, base: int, factors: list<array{name: string, times: float}>, wait: int} */
+    /**
+     * @return array{step: int, show: int, base: int, factors: list<array{name: string, times: float}>, fold: int,
+     *     wait: int, own: bool}
+     */
     private static function why(StepWhy $why): array
     {
         return [
@@ -228,7 +235,9 @@ final readonly class LessonSheet
                 array_keys($why->factors),
                 array_values($why->factors),
             ),
+            'fold' => (int) round($why->fold()),
             'wait' => (int) round($why->wait),
+            'own' => $why->own,
         ];
     }
 }

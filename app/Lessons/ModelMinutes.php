@@ -8,7 +8,8 @@ use App\Models\Group;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Pacing\ModelLoad;
-use Cathedra\Core\Pacing\Room;
+use Cathedra\Core\Pacing\Policies;
+use Cathedra\Core\Pacing\Rehearsal\Plan;
 use Cathedra\Core\Pacing\RunSheet;
 
 /** Minutes a lesson with one model takes a group, squares cut before. */
@@ -17,22 +18,28 @@ final readonly class ModelMinutes
     /** Minutes; the time needed does not depend on the slot. */
     private const ANY_SLOT = 60;
 
-    public function __construct(private ModelShelf $shelf, private LibraryFiles $files)
-    {
+    public function __construct(
+        private ModelShelf $shelf,
+        private LibraryFiles $files,
+        private RoomOf $room,
+        private Rehearsals $rehearsals,
+    ) {
     }
 
     /** @param  array<string, string>  $ways  by route or choice; others take the usual one */
     public function of(Group $group, string $slug, array $ways = []): int
     {
         $group->loadMissing('learners');
-        $plan = RunSheet::plan(
-            new Room(max(1, $group->size()), $group->helpers, $group->age_band),
-            [new ModelLoad($this->shelf->loads($slug, $ways), $this->shelf->facts($slug)->difficulty)],
+        $plan = Plan::of(
+            ($this->room)($group),
+            [new ModelLoad($this->shelf->loads($slug, $ways))],
             self::ANY_SLOT,
             0,
-            $this->files->times(),
+            'none',
+            Policies::usual(),
+            $this->files->teachingRules(),
         );
 
-        return (int) ceil($plan->needed / 60);
+        return LessonPlan::whole(RunSheet::of($plan, $this->rehearsals->of($plan), $this->files->times())->needed);
     }
 }

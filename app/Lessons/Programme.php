@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Lessons;
 
 use App\Models\Lesson;
+use App\Models\LessonModel;
 use App\Shelf\ModelFacts;
 use App\Shelf\ModelShelf;
 use Cathedra\Core\Lesson\Programme as CoreProgramme;
@@ -25,7 +26,7 @@ final readonly class Programme
         $next = 1;
         foreach ($lesson->models as $model) {
             $own = $instead[$model->model] ?? $model->ways ?? [];
-            $items[] = $item = self::item($shelf, $model->model, $own, $model->side_mm, $next, $model->times);
+            $items[] = $item = self::item($shelf, $model, $own, $next);
             $next += count($item->loads);
         }
         if ($items === []) {
@@ -70,9 +71,10 @@ final readonly class Programme
         return array_map(
             static fn (ProgrammeItem $i): ModelLoad => new ModelLoad(
                 $i->loads,
-                $i->facts->difficulty,
                 $i->diagonal,
                 $i->times,
+                $i->side ?? ModelLoad::SIDE,
+                $i->own,
             ),
             $this->items,
         );
@@ -90,15 +92,29 @@ final readonly class Programme
     }
 
     /** @param  array<string, string>  $ways */
-    private static function item(
-        ModelShelf $shelf,
-        string $slug,
-        array $ways,
-        ?float $side,
-        int $first,
-        int $times = 1,
-    ): ProgrammeItem {
-        return new ProgrammeItem($slug, $ways, $side, $first, $shelf->loads($slug, $ways), $shelf->facts($slug),
-            $shelf->passages($slug, $ways), $shelf->diagonal($slug, $ways), $times);
+    private static function item(ModelShelf $shelf, LessonModel $model, array $ways, int $first): ProgrammeItem
+    {
+        $slug = $model->model;
+        $loads = $shelf->loads($slug, $ways);
+        // what was said of steps that this way does not have is left alone, until it has them again
+        $there = static fn (int $step): bool => isset($loads[$step - 1]);
+        $checkpoints = array_filter($model->checkpoints ?? [], $there, ARRAY_FILTER_USE_KEY);
+        foreach ($checkpoints as $step => $isOne) {
+            $loads[$step - 1] = $loads[$step - 1]->checked($isOne);
+        }
+
+        return new ProgrammeItem(
+            $slug,
+            $ways,
+            $model->side_mm,
+            $first,
+            array_values($loads),
+            $shelf->facts($slug),
+            $shelf->passages($slug, $ways),
+            $shelf->diagonal($slug, $ways),
+            $model->times,
+            array_filter($model->own_times ?? [], $there, ARRAY_FILTER_USE_KEY),
+            $checkpoints,
+        );
     }
 }

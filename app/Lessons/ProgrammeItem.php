@@ -16,8 +16,10 @@ final readonly class ProgrammeItem
      * @param  int  $first  number of its first step in the lesson
      * @param  list<StepLoad>  $loads
      * @param  list<array{name: string, title: string, options: array<string, string>,
-     *     option: string, last: int}>  $passages
+     *     option: string, first: int, last: int}>  $passages
      * @param  int  $times  how often it is folded
+     * @param  array<int, int>  $own  seconds by step of the model, as the lead says
+     * @param  array<int, bool>  $checkpoints  by step of the model: those that were put or taken away
      * @param  int|null  $diagonal  its own step that creases the flat square from corner to corner
      */
     public function __construct(
@@ -30,6 +32,8 @@ final readonly class ProgrammeItem
         public array $passages,
         public ?int $diagonal,
         public int $times = 1,
+        public array $own = [],
+        public array $checkpoints = [],
     ) {
     }
 }

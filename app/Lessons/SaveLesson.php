@@ -13,7 +13,8 @@ use App\Support\Versions;
  * Saves a lesson with its models and papers: all of it or nothing, and only over what its lead has seen. Once it is
  * taught it changes only by corrections of its log; while it is being taught, who folds what stays.
  *
- * @phpstan-type Placed array{model: string, ways: array<string, string>|null, side_mm: float|null, times: int}
+ * @phpstan-type Placed array{model: string, ways: array<string, string>|null, side_mm: float|null, times: int,
+ *     own_times: array<int, int>|null, checkpoints: array<int, bool>|null}
  */
 final readonly class SaveLesson
 {
@@ -32,6 +33,8 @@ final readonly class SaveLesson
         'materials' => 'materials',
         'policies' => 'policies',
         'prepared' => 'steps folded before',
+        'blocks' => 'blocks',
+        'odd' => 'learning from it',
     ];
 
     /**
@@ -118,8 +121,15 @@ final readonly class SaveLesson
                 $mine[$said] = $columns[$column];
             }
         }
-        $theirs['models'] = $lesson->models->map(static fn ($m): array => [$m->model, $m->side_mm, $m->times])->all();
-        $mine['models'] = array_map(static fn (array $m): array => [$m['model'], $m['side_mm'], $m['times']], $models);
+        $theirs['models'] = $lesson->models
+            ->map(static fn ($m): array => [$m->model, $m->side_mm, $m->times, $m->own_times, $m->checkpoints])
+            ->all();
+        $mine['models'] = array_map(
+            static fn (array $m): array => [
+                $m['model'], $m['side_mm'], $m['times'], $m['own_times'], $m['checkpoints'],
+            ],
+            $models,
+        );
         $theirs['paper'] = array_map(intval(...), $lesson->chosen->modelKeys());
         $mine['paper'] = $stocks;
         Versions::compare($lesson->version, $version, 'this lesson', $theirs, $mine);

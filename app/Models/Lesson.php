@@ -37,6 +37,8 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  *     stocks?: list<array<string, mixed>>}|null $used_paper what was used, kept when taught
  * @property array<string, string>|null $policies option by policy, of those that are not left as usual
  * @property int $prepared steps of the first model that are folded before the lesson
+ * @property array{order: list<string>, minutes: array<string, int>}|null $blocks null: as usual
+ * @property bool $odd whether nothing is learned from it (a fire drill)
  * @property list<string>|null $ticks keys of the preparation that is done
  * @property Group $group
  * @property Collection<int, LessonModel> $models in their places
@@ -59,6 +61,7 @@ final class Lesson extends Model
         'decorate' => 'none',
         'prepared' => 0,
         'newest' => 0,
+        'odd' => false,
         'version' => 1,
     ];
 
@@ -77,6 +80,8 @@ final class Lesson extends Model
             'used_paper' => 'array',
             'ticks' => 'array',
             'policies' => 'array',
+            'blocks' => 'array',
+            'odd' => 'boolean',
             'prepared' => 'integer',
             'helpers_cut' => 'boolean',
             'materials' => 'array',
@@ -162,6 +167,7 @@ final class Lesson extends Model
             'used_paper' => null,
             'ticks' => null,
             'policies' => null,
+            'blocks' => null,
             'materials' => null,
         ]);
     }

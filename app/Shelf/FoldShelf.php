@@ -97,8 +97,8 @@ final readonly class FoldShelf
             $of->wrong,
             $of->safer,
             FoldKind::from($of->kind)->isFold(),
-            $table->seconds[$of->kind]['fold'],
-            $table->seconds[$of->kind]['show'],
+            (int) round($table->seconds[$of->kind]['fold']),
+            (int) round($table->seconds[$of->kind]['show']),
             array_map(
                 static fn (string $kind): array => ['kind' => $kind, 'name' => $name($kind)],
                 $table->buildsOn[$of->kind] ?? [],

@@ -12,8 +12,8 @@ final readonly class ModelBrief
     /**
      * @param  list<StepLoad>  $loads
      * @param  list<array{name: string, title: string, options: array<string, string>,
-     *     option: string, last: int}>  $passages  that can be shown another way: the way
-     *     taken, and the last of its steps
+     *     option: string, first: int, last: int}>  $passages  that can be shown another way: the way
+     *     taken, and its first and last step
      * @param  int|null  $diagonal  step that creases the flat square from corner to corner
      */
     public function __construct(

@@ -77,12 +77,16 @@ final readonly class ModelMaker
             self::endLook($folded, $this->words),
             PatternScene::of($folded->end())->drawing()->toArray(),
         );
+        $side = min($folded->start->sheet->width, $folded->start->sheet->height);
         $loads = array_map(
-            static fn (FoldedStep $step): StepLoad => StepLoad::of(
+            static fn (FoldedStep $step, StepInsight $of): StepLoad => StepLoad::of(
                 $step,
+                $of,
+                $side,
                 in_array($step->step->number, $sequence->checkpoints, true),
             ),
             $folded->steps,
+            $insight->steps,
         );
 
         $passages = array_map(
@@ -91,6 +95,7 @@ final readonly class ModelMaker
                 'title' => $r->question ?? ucfirst($r->name),
                 'options' => $r->options,
                 'option' => $r->chosen,
+                'first' => $r->firstStep,
                 'last' => $r->lastStep,
             ],
             array_values($sequence->routes),

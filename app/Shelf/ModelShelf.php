@@ -183,7 +183,7 @@ final class ModelShelf
      *
      * @param  array<string, string>  $ways
      * @return list<array{name: string, title: string, options: array<string, string>,
-     *     option: string, last: int}>
+     *     option: string, first: int, last: int}>
      */
     public function passages(string $slug, array $ways = []): array
     {

@@ -7,17 +7,43 @@ namespace Cathedra\Core\Pacing;
 /** One model of a lesson as the room feels it. */
 final readonly class ModelLoad
 {
+    /** mm; the square that models are shown from, where nobody has said which is used. */
+    public const SIDE = 150.0;
+
+    /** Seconds that a lead may say a step takes. */
+    public const OWN = [1, 3600];
+
     /**
      * @param  list<StepLoad>  $steps
-     * @param  int  $difficulty  1 to 5
-     * @param  int  $times  how often it is folded; the second time goes quicker
      * @param  int|null  $diagonal  step that creases the flat square from corner to corner, as making a square does
+     * @param  int  $times  how often it is folded; the second time goes quicker
+     * @param  float  $side  mm, the shorter side of its sheet
+     * @param  array<int, int>  $own  seconds to fold a step (from 1) that the lead says this group takes
      */
     public function __construct(
         public array $steps,
-        public int $difficulty,
         public ?int $diagonal = null,
         public int $times = 1,
+        public float $side = self::SIDE,
+        public array $own = [],
     ) {
+        foreach ($own as $step => $seconds) {
+            if (! isset($steps[$step - 1]) || $seconds < self::OWN[0] || $seconds > self::OWN[1]) {
+                throw new BadPlan(sprintf(
+                    'A step takes %d to %d seconds, and must be one of the %d of its model; step %d was to take %d.',
+                    self::OWN[0],
+                    self::OWN[1],
+                    count($steps),
+                    $step,
+                    $seconds,
+                ));
+            }
+        }
+    }
+
+    /** @param  array<string, mixed>  $change  of its properties */
+    public function with(array $change): self
+    {
+        return new self(...$change + get_object_vars($this));
     }
 }

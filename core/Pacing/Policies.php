@@ -26,6 +26,7 @@ final readonly class Policies
         public float $show,
         public float $fold,
         public array $says,
+        public float $stuck = 1.0,
     ) {
     }
 
@@ -50,25 +51,42 @@ final readonly class Policies
         if ($prepared < 0) {
             throw new BadPlan("The steps folded before the lesson are a number from 0 on, not $prepared.");
         }
-        $show = $fold = 1.0;
+        $show = $fold = $stuck = 1.0;
         $all = $says = [];
         foreach ($table->options as $policy => $options) {
             $key = $chosen[$policy] ?? (string) array_key_first($options);
             $all[$policy] = $key;
             $show *= $options[$key]->show;
             $fold *= $options[$key]->fold;
+            $stuck *= $options[$key]->stuck;
             if ($key !== array_key_first($options)) {
                 $says[] = $options[$key]->says;
             }
         }
 
-        return new self($all, $prepared, $show, $fold, $says);
+        return new self($all, $prepared, $show, $fold, $says, $stuck);
     }
 
     /** Whether a model is shown as a whole before anybody folds it. */
     public function showsFirst(): bool
     {
         return $this->chosen['show'] === 'first';
+    }
+
+    /** Whether everybody folds from cards, at their own pace, and the lead helps. */
+    public function isSelfPaced(): bool
+    {
+        return $this->chosen['show'] === 'cards';
+    }
+
+    /**
+     * Share of the room that has done a step before the next is shown.
+     *
+     * @param  float  $usual  where nothing else is chosen
+     */
+    public function gate(float $usual): float
+    {
+        return $this->chosen['pace'] === 'everybody' ? 1.0 : $usual;
     }
 
     /** Whether the square that a learner makes is put aside, and another one is folded. */

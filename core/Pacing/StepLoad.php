@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Cathedra\Core\Pacing;
 
 use Cathedra\Core\Folding\Stacks;
+use Cathedra\Core\Insight\StepInsight;
 use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\FoldKind;
 
@@ -16,6 +17,8 @@ final readonly class StepLoad
      * @param  int  $layers  under the crease where most move; 1 where nothing is creased
      * @param  bool  $twice  done on both sides
      * @param  list<int>  $repeats  the steps of the same model that it does again, from 1
+     * @param  int  $level  1 to 5, how hard it is (core/Insight)
+     * @param  float|null  $shortest  its shortest crease as a share of the sheet's shorter side
      */
     public function __construct(
         public string $fold,
@@ -23,10 +26,13 @@ final readonly class StepLoad
         public bool $twice,
         public bool $checkpoint,
         public array $repeats = [],
+        public int $level = 1,
+        public ?float $shortest = null,
     ) {
     }
 
-    public static function of(FoldedStep $step, bool $checkpoint): self
+    /** @param  float  $side  mm, the shorter side of the sheet it was folded from */
+    public static function of(FoldedStep $step, StepInsight $insight, float $side, bool $checkpoint): self
     {
         $layers = 1;
         foreach ($step->actions as $action) {
@@ -44,6 +50,14 @@ final readonly class StepLoad
             $step->step->also !== null,
             $checkpoint,
             $step->step->kind === FoldKind::Repeat ? $step->step->steps : [],
+            $insight->level,
+            $insight->shortest === null ? null : $insight->shortest / $side,
         );
+    }
+
+    /** The same where all wait for all after it, or where they do not. */
+    public function checked(bool $checkpoint): self
+    {
+        return new self(...['checkpoint' => $checkpoint] + get_object_vars($this));
     }
 }

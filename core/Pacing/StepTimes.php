@@ -8,11 +8,11 @@ use Cathedra\Core\Rules\BaseTimes;
 
 /**
  * What a step takes and how likely it is to get stuck at it: seconds of an adult beginner, before the group's pace. A
- * repetition is timed by what it repeats, not flat.
+ * repetition is timed by what it repeats, not flat, and shown in short.
  */
 final readonly class StepTimes
 {
-    /** However hard the step and the model: more than this get it at once (estimate). */
+    /** However hard the step: more than this get it at once (estimate). */
     private const STUCK_MOST = 0.6;
 
     /** A step that was done before is half as likely to stop somebody (estimate). */
@@ -23,7 +23,8 @@ final readonly class StepTimes
      * @param  float  $fold  the median of folding it
      * @param  float  $stuck  chance to get stuck, 0 to 1
      * @param  float  $base  of a fold of this kind, or of what is repeated
-     * @param  array<string, float>  $factors  that make the one of the other: sides, layers, again
+     * @param  array<string, float>  $factors  that make the one of the other: sides, layers, small, known, learned, or
+     *     again
      */
     private function __construct(
         public float $show,
@@ -35,56 +36,61 @@ final readonly class StepTimes
     }
 
     /**
+     * @param  list<string>  $knows  kinds of fold that most of the group can do
      * @return list<self> step by step
      *
      * @throws BadPlan when a fold has no base time
      */
-    public static function of(ModelLoad $model, BaseTimes $times): array
+    public static function of(ModelLoad $model, BaseTimes $times, array $knows = []): array
     {
         $all = [];
         foreach ($model->steps as $step) {
             $again = array_values(array_filter(
                 array_map(static fn (int $n): ?self => $all[$n - 1] ?? null, $step->repeats),
             ));
-            $all[] = $again === [] ? self::first($step, $model, $times) : self::again($step, $again, $times);
+            $all[] = $again === []
+                ? self::first($step, $times, $model->side, in_array($step->fold, $knows, true))
+                : self::again($again, $times);
         }
 
         return $all;
     }
 
-    private static function first(StepLoad $step, ModelLoad $model, BaseTimes $times): self
+    private static function first(StepLoad $step, BaseTimes $times, float $side, bool $isKnown): self
     {
-        $base = self::base($step, $times);
-        $layers = 1 + $times->layersFactor * max(0, $step->layers - 2);
-        $stuck = ($times->stuckRate[$model->difficulty] ?? 0.0) * ($times->weights[$step->fold] ?? 1.0) * $layers;
+        $base = $times->folds[$step->fold]
+            ?? throw new BadPlan("There is no base time for the fold \"{$step->fold}\".");
+        $isSmall = $step->shortest !== null && $step->shortest * $side < $times->smallMm;
+        $factors = [
+            'sides' => $step->twice ? $times->alsoFactor : 1.0,
+            'layers' => 1 + $times->layersFactor * max(0, $step->layers - 2),
+            'small' => $isSmall ? $times->smallFactor : 1.0,
+            'known' => $isKnown ? $times->knownFactor : 1.0,
+            'learned' => $times->learned[$step->fold] ?? 1.0,
+        ];
+        // turning over, unfolding and the like stop hardly anybody
+        $stuck = ($times->stuckRate[$step->level] ?? 0.0) * min(1.0, $times->weights[$step->fold] ?? 1.0);
 
         return new self(
             $base['show'],
-            $base['fold'] * ($step->twice ? $times->alsoFactor : 1.0) * $layers,
-            min(self::STUCK_MOST, $stuck),
+            $base['fold'] * array_product($factors),
+            min(self::STUCK_MOST, $stuck * ($isKnown ? $times->knownStuck : 1.0)),
             $base['fold'],
-            ['sides' => $step->twice ? $times->alsoFactor : 1.0, 'layers' => $layers],
+            $factors,
         );
     }
 
     /** @param  non-empty-list<self>  $again */
-    private static function again(StepLoad $step, array $again, BaseTimes $times): self
+    private static function again(array $again, BaseTimes $times): self
     {
         $first = array_sum(array_map(static fn (self $t): float => $t->fold, $again));
 
         return new self(
-            self::base($step, $times)['show'],
+            $times->repeatShow * array_sum(array_map(static fn (self $t): float => $t->show, $again)),
             $times->repeatFactor * $first,
             self::STUCK_AGAIN * max(array_map(static fn (self $t): float => $t->stuck, $again)),
             $first,
             ['again' => $times->repeatFactor],
         );
-    }
-
-    /** @return array{fold: float, show: float} */
-    private static function base(StepLoad $step, BaseTimes $times): array
-    {
-        return $times->folds[$step->fold]
-            ?? throw new BadPlan("There is no base time for the fold \"{$step->fold}\".");
     }
 }

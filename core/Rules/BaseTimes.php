@@ -7,7 +7,7 @@ namespace Cathedra\Core\Rules;
 /** The times a plan starts from, in seconds, from library/base-times.yaml and folds.yaml, which state their sources. */
 final readonly class BaseTimes
 {
-    private const BLOCKS = ['arrive', 'checkpoint', 'clear', 'hand_out', 'next_model', 'decorate'];
+    private const BLOCKS = ['arrive', 'checkpoint', 'clear', 'hand_out', 'next_model', 'decorate', 'talk', 'display'];
 
     private const LEVELS = [1, 2, 3, 4, 5];
 
@@ -18,12 +18,17 @@ final readonly class BaseTimes
      * @param  float  $spread  sigma of ln(pace) between learners
      * @param  float  $alsoFactor  a step done on both sides, against one side
      * @param  float  $helpSeconds  a helper's visit
-     * @param  array<int, float>  $stuckRate  share who need help at a step, by difficulty 1 to 5
+     * @param  array<int, float>  $stuckRate  share who need help at a step, by its level 1 to 5
      * @param  float  $ownSpread  sigma of ln(time) of one learner from step to step
      * @param  float  $missFactor  on the chance to get stuck for who missed the demonstration
      * @param  float  $repeatFactor  a passage done again, against the first time
+     * @param  float  $repeatShow  showing it again, against the first time
+     * @param  float  $knownFactor  a fold that most of the group can do, against the first time
+     * @param  float  $knownStuck  on the chance to get stuck at such a fold
+     * @param  float  $smallFactor  a step whose shortest crease is shorter than $smallMm
      * @param  array<string, float>  $weights  by kind of fold: how hard it is by itself
-     * @param  array<string, float>  $blocks  arrive, hand_out, checkpoint, next_model, decorate, clear
+     * @param  array<string, float>  $blocks  arrive, hand_out, checkpoint, next_model, decorate, talk, display, clear
+     * @param  array<string, float>  $learned  by kind of fold: factors that taught lessons gave
      */
     private function __construct(
         public array $folds,
@@ -38,8 +43,20 @@ final readonly class BaseTimes
         public float $ownSpread,
         public float $missFactor,
         public float $repeatFactor,
+        public float $repeatShow,
+        public float $knownFactor,
+        public float $knownStuck,
+        public float $smallFactor,
+        public float $smallMm,
         public array $weights,
+        public array $learned = [],
     ) {
+    }
+
+    /** @param  array<string, float>  $factors  by kind of fold, as taught lessons gave them */
+    public function learned(array $factors): self
+    {
+        return new self(...['learned' => $factors] + get_object_vars($this));
     }
 
     /**
@@ -71,6 +88,11 @@ final readonly class BaseTimes
             $file->number('own_spread', 0, 2),
             $file->number('miss_factor', 1, 10),
             $file->number('repeat_factor', 0.6, 0.85),
+            $file->number('repeat_show', 0, 1),
+            $file->number('known_factor', 0.3, 1),
+            $file->number('known_stuck', 0, 1),
+            $file->number('small_factor', 1, 3),
+            $file->number('small_mm', 0, 200),
             $folds->weights,
         );
     }

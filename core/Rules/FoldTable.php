@@ -9,7 +9,7 @@ final readonly class FoldTable
 {
     /**
      * @param  array<string, array{fold: float, show: float}>  $seconds  by kind: an adult beginner's median, and the
-     *     demonstration
+     *     demonstration; a part for the step and one for every fold of the hands
      * @param  array<string, float>  $weights  by kind
      * @param  array<string, list<string>>  $buildsOn  kinds by kind, where there are some
      */
@@ -33,10 +33,12 @@ final readonly class FoldTable
         $weights = [];
         $buildsOn = [];
         $kinds = $file->keys('folds');
+        $parts = $file->numbers('seconds', ['step', 'each', 'show_step', 'show_each'], 0, 600);
         foreach ($kinds as $kind) {
+            $times = $file->number("folds.$kind.hands", 0.1, 10) * $file->number("folds.$kind.factor", 0.2, 5);
             $seconds[$kind] = [
-                'fold' => $file->number("folds.$kind.fold", 1, 3600),
-                'show' => $file->number("folds.$kind.show", 1, 3600),
+                'fold' => $parts['step'] + $parts['each'] * $times,
+                'show' => $parts['show_step'] + $parts['show_each'] * $times,
             ];
             $weights[$kind] = $file->number("folds.$kind.weight", 0.01, 10);
             if ($file->has("folds.$kind.builds_on")) {

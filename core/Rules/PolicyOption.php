@@ -11,6 +11,7 @@ final readonly class PolicyOption
      * @param  string  $says  to the room, before the first step
      * @param  float  $show  factor on the time to show a step
      * @param  float  $fold  factor on the time to fold it
+     * @param  float  $stuck  factor on the chance to get stuck at it
      */
     public function __construct(
         public string $title,
@@ -18,6 +19,7 @@ final readonly class PolicyOption
         public string $says,
         public float $show,
         public float $fold,
+        public float $stuck = 1.0,
     ) {
     }
 }

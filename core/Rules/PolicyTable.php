@@ -11,12 +11,13 @@ final readonly class PolicyTable
     public const OPTIONS = [
         'crease_with' => ['nail', 'card', 'pencil'],
         'exact' => ['first', 'all', 'forgiving'],
-        'show' => ['along', 'first', 'twice', 'silent'],
-        'pace' => ['wait', 'ahead'],
+        'show' => ['along', 'first', 'twice', 'silent', 'cards'],
+        'pace' => ['wait', 'ahead', 'everybody'],
         'cutting' => ['model', 'square', 'none'],
         'squaring' => ['counted', 'again', 'fresh'],
         'names' => ['place', 'term', 'likeness', 'both'],
         'letters' => ['place', 'on', 'off'],
+        'quick' => ['help', 'again', 'decorate', 'rest'],
     ];
 
     private const FILE = 'library/policies.yaml';
@@ -61,6 +62,7 @@ final readonly class PolicyTable
             $file->sentence("$at.says"),
             $factor('show'),
             $factor('fold'),
+            $factor('stuck'),
         );
     }
 

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Lesson;
+use PHPUnit\Framework\Attributes\DataProvider;
+
 /** A lesson rehearsed: how it is likely to go, and what would help; the same answer each time it is asked. */
 final class ForecastTest extends TestCase
 {
@@ -22,24 +25,30 @@ final class ForecastTest extends TestCase
         ]))->assertCreated()->json('card.id');
         $forecast = $this->getJson("/api/lessons/$id/forecast")->assertOk()->json();
         self::assertSame($forecast, $this->getJson("/api/lessons/$id/forecast")->json());
-        ['early' => $early, 'middle' => $middle, 'late' => $late] = $forecast['finish'];
+        $now = $forecast['now'];
+        ['early' => $early, 'middle' => $middle, 'late' => $late] = $now['finish'];
         self::assertTrue($early <= $middle && $middle <= $late && $early > 40);
-        self::assertSame([0, 0], [$forecast['wave'][0]['slowest'], $forecast['wave'][0]['t']]);
-        $last = $forecast['wave'][count($forecast['wave']) - 1];
+        self::assertSame([0, 0], [$now['wave'][0]['slowest'], $now['wave'][0]['t']]);
+        $last = $now['wave'][count($now['wave']) - 1];
         self::assertSame([17, 17, 17], [$last['slowest'], $last['middle'], $last['fastest']]);
         $levers = array_column($forecast['levers'], null, 'name');
         // decorating is a block of ten minutes: leaving it out gains just that
         self::assertEqualsWithDelta(10.0, $levers['decorate']['minutes'], 0.05);
         self::assertGreaterThan(0, $levers['prepared']['steps']);
-        foreach ($forecast['holds'] as $hold) {
+        foreach ($now['holds'] as $hold) {
             self::assertEqualsWithDelta(60 * $hold['minutes'], $hold['to'] - $hold['from'], 4);
         }
 
-        // and every time says why
+        // the run sheet is the same answer: all but clearing up, with its buffer, is what nine of ten rooms need
         $plan = $this->getJson("/api/lessons/$id")->json('plan');
+        self::assertSame($late + 4, $plan['needed_minutes']);
+        self::assertContains('buffer', array_column($plan['lines'], 'key'));
+
+        // and every time says why
         self::assertSame(range(1, 17), array_column($plan['why'], 'step'));
         $petal = $plan['why'][9];
-        self::assertSame([150, 90], [$petal['base'], $petal['show']]);
+        // four folds of the hands, each 1.1 as slow as a plain one: 8 + 16 x 4.4; 6 + 9 x 4.4
+        self::assertSame([78, 46], [$petal['base'], $petal['show']]);
         self::assertContains('age', array_column($petal['factors'], 'name'));
         self::assertContains('again', array_column($plan['why'][10]['factors'], 'name'), 'step 11 does two again');
 
@@ -55,9 +64,97 @@ final class ForecastTest extends TestCase
             'version' => $lesson['setting']['version'],
         ]))->assertOk();
         $then = $this->getJson("/api/lessons/$id/forecast")->assertOk()->json();
-        self::assertEqualsWithDelta($late - $levers['decorate']['minutes'], $then['finish']['late'], 1.0);
-        self::assertEqualsWithDelta($levers['decorate']['share'], $then['share'] - $forecast['share'], 0.002);
+        self::assertEqualsWithDelta($late - $levers['decorate']['minutes'], $then['now']['finish']['late'], 1.0);
+        self::assertSame($levers['decorate']['then'], $then['now'], 'the plan beside it is the plan that comes');
+        self::assertEqualsWithDelta($levers['decorate']['share'], $then['now']['share'] - $now['share'], 0.002);
         self::assertNotContains('decorate', array_column($then['levers'], 'name'));
+    }
+
+    /** What the lead says of blocks, checkpoints and times is kept, read back, and planned with. */
+    public function testALeadMayMoveBlocksAndCheckpointsAndSayTimes(): void
+    {
+        $lead = $this->lead();
+        $this->actingAs($lead);
+        $group = $this->group($lead);
+        $order = ['arrive', 'talk', 'hand-out', 'squaring', 'folding', 'decorate', 'display', 'clear'];
+        $input = fn (array $with, array $model = []): array => $this->lessonInput($group, [
+            'models' => [['model' => 'crane'] + $model],
+        ] + $with);
+        $usual = $this->postJson('/api/lessons', $input([]))->assertCreated()->json();
+        self::assertSame($order, array_column($usual['plan']['blocks'], 'key'));
+        self::assertSame(
+            ['talk', 'squaring', 'decorate', 'display'],
+            array_column(array_filter($usual['plan']['blocks'], static fn (array $b): bool => $b['out']), 'key'),
+        );
+        $id = $usual['card']['id'];
+        $change = fn (array $with, array $model = []): array => $this->putJson(
+            "/api/lessons/$id",
+            $input($with, $model),
+        )->assertOk()->json();
+
+        // seven minutes of talk, before anybody sits
+        $moved = ['talk', 'arrive', ...array_slice($order, 2)];
+        $talk = $change(['blocks' => ['order' => $moved, 'minutes' => ['talk' => 7]]]);
+        self::assertSame(['key' => 'talk', 'start' => 0, 'seconds' => 420], array_intersect_key(
+            $talk['plan']['lines'][0],
+            ['key' => 0, 'start' => 0, 'seconds' => 0],
+        ));
+        self::assertSame($usual['plan']['needed_minutes'] + 7, $talk['plan']['needed_minutes']);
+        self::assertSame($talk['plan']['blocks'], $this->getJson("/api/lessons/$id")->json('plan.blocks'));
+
+        // the first crease takes this group four minutes
+        $own = $change(['blocks' => null], ['own_times' => ['1' => 240]]);
+        self::assertSame([true, 240, []], [
+            $own['plan']['why'][0]['own'], $own['plan']['why'][0]['fold'], $own['plan']['why'][0]['factors'],
+        ]);
+        self::assertGreaterThan($usual['plan']['needed_minutes'], $own['plan']['needed_minutes']);
+        self::assertSame(['1' => 240], $own['models'][0]['own_times']);
+
+        // no checkpoint but one after step 2
+        $checks = array_column(array_filter(
+            $usual['plan']['lines'],
+            static fn (array $line): bool => $line['kind'] === 'checkpoint',
+        ), 'step');
+        self::assertNotSame([], $checks);
+        $checked = $change([], ['checkpoints' => [2 => true] + array_fill_keys($checks, false)]);
+        self::assertSame([2], array_values(array_column(array_filter(
+            $checked['plan']['lines'],
+            static fn (array $line): bool => $line['kind'] === 'checkpoint',
+        ), 'step')));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, array<string, mixed>, string, string}> */
+    public static function slips(): iterable
+    {
+        yield 'a step there is not' => [[], ['own_times' => ['99' => 60]], '/models/0/own_times', 'steps 1 to 17'];
+        yield 'no time at all' => [[], ['own_times' => ['1' => 0]], '/models/0/own_times', '1 to 3600 seconds'];
+        yield 'hours' => [[], ['own_times' => ['1' => 9000]], '/models/0/own_times', '1 to 3600 seconds'];
+        yield 'a word' => [[], ['own_times' => ['1' => 'long']], '/models/0/own_times', '1 to 3600 seconds'];
+        yield 'a list' => [[], ['own_times' => [60]], '/models/0/own_times', 'steps 1 to 17'];
+        yield 'a checkpoint of words' => [[], ['checkpoints' => ['1' => 'yes']], '/models/0/checkpoints', 'put (true)'];
+        $short = ['order' => ['folding'], 'minutes' => []];
+        yield 'a block left out' => [['blocks' => $short], [], '/blocks', 'each once'];
+        yield 'half a minute' => [
+            ['blocks' => ['order' => ['folding'], 'minutes' => ['talk' => 0.5]]], [], '/blocks', 'whole minutes',
+        ];
+        yield 'a word for blocks' => [['blocks' => 'all'], [], '/blocks', ''];
+    }
+
+    /**
+     * @param  array<string, mixed>  $with
+     * @param  array<string, mixed>  $model
+     */
+    #[DataProvider('slips')]
+    public function testASlipNamesThePlaceAndNothingIsSaved(array $with, array $model, string $at, string $says): void
+    {
+        $lead = $this->lead();
+        $this->actingAs($lead);
+        $group = $this->group($lead);
+        $given = $this->lessonInput($group, ['models' => [['model' => 'crane'] + $model]] + $with);
+        $answer = $this->postJson('/api/lessons', $given)->assertStatus(422);
+        self::assertStringStartsWith($at, (string) $answer->json('errors.0.pointer'));
+        self::assertStringContainsString($says, (string) $answer->json('errors.0.message'));
+        self::assertSame(0, Lesson::query()->count());
     }
 
     public function testALessonOfAnotherPlaceIsNotRehearsed(): void

@@ -47,7 +47,7 @@ final class MannerTest extends TestCase
         self::assertStringContainsString('(A)', $step('letters=on')['sentence']);
         $this->putJson('/api/organisation', ['letters' => true] + self::USUAL)->assertOk();
         self::assertStringNotContainsString('(A)', $step('letters=off')['sentence']);
-        self::assertStringContainsString('(A)', $step('names=both')['sentence'], 'what is not asked for is the place\'s');
+        self::assertStringContainsString('(A)', $step('names=both')['sentence'], 'the rest is the place\'s');
         foreach (['names=nickname', 'letters=7', 'letters[]=on'] as $wrong) {
             $this->getJson("/api/models/drinking-cup?$wrong")->assertStatus(422);
         }

@@ -6,8 +6,14 @@ namespace Tests\Support;
 
 use Cathedra\Core\Folding\FoldDocument;
 use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Insight\ModelInsight;
+use Cathedra\Core\Insight\StepInsight;
+use Cathedra\Core\Pacing\StepLoad;
+use Cathedra\Core\Rules\Difficulty;
+use Cathedra\Core\Rules\FoldTable;
 use Cathedra\Core\Sequence\Combinations;
 use Cathedra\Core\Sequence\FoldedModel;
+use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\Folder;
 use Cathedra\Core\Sequence\Loader;
 use Cathedra\Core\Wording\Manner;
@@ -59,6 +65,33 @@ final class Folds
         }
 
         return $others[$key];
+    }
+
+    /**
+     * What the steps of a model ask of hands.
+     *
+     * @param  list<int>|null  $checkpoints  null: as the model has them
+     * @return list<StepLoad>
+     */
+    public static function loads(string $slug, ?array $checkpoints = null): array
+    {
+        static $scale = null;
+        $rules = static fn (string $name): array => (array) Yaml::parseFile(dirname(__DIR__, 2)."/library/$name.yaml");
+        $scale ??= Difficulty::fromArray($rules('difficulty'), FoldTable::fromArray($rules('folds')));
+        $model = self::library($slug);
+        $checkpoints ??= $model->sequence->checkpoints;
+        $insight = ModelInsight::of($model, $scale);
+
+        return array_map(
+            static fn (FoldedStep $step, StepInsight $of): StepLoad => StepLoad::of(
+                $step,
+                $of,
+                min($model->start->sheet->width, $model->start->sheet->height),
+                in_array($step->step->number, $checkpoints, true),
+            ),
+            $model->steps,
+            $insight->steps,
+        );
     }
 
     /** @return list<string> */

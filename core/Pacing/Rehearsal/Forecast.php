@@ -6,7 +6,6 @@ namespace Cathedra\Core\Pacing\Rehearsal;
 
 use Cathedra\Core\Pacing\BadPlan;
 use Cathedra\Core\Pacing\Policies;
-use Cathedra\Core\Pacing\Room;
 use Cathedra\Core\Rules\BaseTimes;
 use Cathedra\Core\Rules\Bounds;
 use Cathedra\Core\Rules\PolicyTable;
@@ -27,73 +26,82 @@ final readonly class Forecast
     /** Minutes; a lever that gains less is not worth saying. */
     private const WORTH = 0.5;
 
-    /** Holds that are named, and the minutes a learner must wait there at least, on average. */
-    private const HOLDS = 2;
-
-    private const LONG = 0.5;
-
-    /**
-     * @param  Answer  $answer  seconds from the beginning of the slot
-     * @param  float  $after  seconds after the folding that are decorated
-     * @param  float  $everybody  share of the runs in which all are done by the bell
-     * @param  list<array{t: float, slowest: int, middle: int, fastest: int}>  $wave  by seconds, steps of the lesson
-     *     that are done; until nine of ten have done all
-     * @param  list<array{step: int, wait: float, to: float}>  $holds  the longest waits: step of the lesson, mean
-     *     seconds a learner, and the end, seconds
-     * @param  list<Lever>  $levers  most useful first
-     */
-    private function __construct(
-        public Answer $answer,
-        public float $after,
-        public float $everybody,
-        public array $wave,
-        public array $holds,
-        public array $levers,
-    ) {
+    /** @param  list<Lever>  $levers  most useful first */
+    private function __construct(public Outlook $now, public array $levers)
+    {
     }
 
     /** @throws BadPlan */
-    public static function of(Plan $plan, BaseTimes $times, PolicyTable $policies): self
+    public static function rehearse(Plan $plan, BaseTimes $times): Answer
     {
-        [$setting, $numbers] = $plan->setting($times);
-        $size = $setting->learners * count($setting->steps);
-        $runs = max(self::FEWEST, min(self::RUNS, intdiv(self::WORK, $size)));
-        $chance = Rehearsal::chance($setting, $runs, self::SEED);
-        $answer = Rehearsal::of($setting, $chance);
+        $setting = $plan->setting($times);
+
+        return Rehearsal::of($setting, self::chance($setting));
+    }
+
+    /**
+     * @param  list<Plan>  $others  the same lesson in other ways, which the lead may take instead
+     *
+     * @throws BadPlan
+     */
+    public static function of(Plan $plan, BaseTimes $times, PolicyTable $policies, array $others = []): self
+    {
+        $setting = $plan->setting($times);
+        $chance = self::chance($setting);
+        $now = Outlook::of($plan, Rehearsal::of($setting, $chance), $times);
         $levers = [];
-        foreach (self::changes($plan, $policies) as $name => $changed) {
-            [$other] = $changed->setting($times);
-            $then = Rehearsal::of($other, $chance);
-            $gain = Answer::quantile($answer->finishes, 0.9) - Answer::quantile($then->finishes, 0.9)
-                + $plan->after($times) - $changed->after($times);
+        $try = static function (string $name, Plan $changed, ?int $other = null) use (
+            &$levers,
+            $now,
+            $times,
+            $setting,
+            $chance,
+        ): void {
+            $then = $changed->setting($times);
+            // other steps need other chance; what has the same steps is compared on the same
+            $drawn = count($then->steps) === count($setting->steps) ? $chance : self::chance($then);
+            $outlook = Outlook::of($changed, Rehearsal::of($then, $drawn), $times);
+            $gain = $now->end(0.9) - $outlook->end(0.9);
             if ($gain >= 60 * self::WORTH) {
                 $levers[] = new Lever(
                     $name,
                     $gain / 60,
-                    ($then->share ?? 0.0) - ($answer->share ?? 0.0),
+                    ($outlook->answer->share ?? 0.0) - ($now->answer->share ?? 0.0),
+                    $outlook,
                     $name === 'prepared' ? $changed->policies->prepared : null,
+                    $other,
                 );
             }
+        };
+        foreach (self::changes($plan, $policies) as $name => $changed) {
+            $try($name, $changed);
+        }
+        foreach ($others as $i => $other) {
+            $try('way', $other, $i);
         }
         usort($levers, static fn (Lever $a, Lever $b): int => [$b->share, $b->minutes] <=> [$a->share, $a->minutes]);
 
-        return new self(
-            $answer,
-            $plan->after($times),
-            $answer->allDoneBy($setting->bell ?? INF),
-            self::waveOf($answer, $numbers),
-            self::holdsOf($answer, $setting, $numbers),
-            $levers,
-        );
+        return new self($now, $levers);
+    }
+
+    private static function chance(Setting $setting): Chance
+    {
+        $size = $setting->learners * count($setting->steps);
+
+        return Rehearsal::chance($setting, max(self::FEWEST, min(self::RUNS, intdiv(self::WORK, $size))), self::SEED);
     }
 
     /** @return array<string, Plan> by name of the lever */
     private static function changes(Plan $plan, PolicyTable $policies): array
     {
         $room = $plan->room;
+        $chosen = $plan->policies->chosen;
+        $policy = static fn (array $with, ?int $prepared = null): array => [
+            'policies' => Policies::of($policies, $with + $chosen, $prepared ?? $plan->policies->prepared),
+        ];
         $changes = [];
         if (Bounds::holds(Bounds::HELPERS, $room->helpers + 1)) {
-            $changes['helper'] = ['room' => new Room($room->learners, $room->helpers + 1, $room->ageBand)];
+            $changes['helper'] = ['room' => $room->with(['helpers' => $room->helpers + 1])];
         }
         if ($plan->squaring > 0) {
             $changes['squares'] = ['squaring' => 0];
@@ -103,16 +111,16 @@ final readonly class Forecast
         }
         $first = self::worthPreparing($plan);
         if ($first !== null && $first > $plan->policies->prepared) {
-            $changes['prepared'] = [
-                'policies' => Policies::of($policies, $plan->policies->chosen, $first),
-            ];
+            $changes['prepared'] = $policy([], $first);
         }
-        if ($plan->policies->chosen['exact'] !== 'forgiving') {
-            $changes['forgiving'] = ['policies' => Policies::of(
-                $policies,
-                ['exact' => 'forgiving'] + $plan->policies->chosen,
-                $plan->policies->prepared,
-            )];
+        if ($chosen['exact'] !== 'forgiving') {
+            $changes['forgiving'] = $policy(['exact' => 'forgiving']);
+        }
+        if ($chosen['show'] === 'along') {
+            $changes['twice'] = $policy(['show' => 'twice']);
+        }
+        if ($chosen['pace'] === 'everybody') {
+            $changes['wait'] = $policy(['pace' => 'wait']);
         }
 
         return array_map(static fn (array $change): Plan => $plan->with($change), $changes);
@@ -121,7 +129,7 @@ final readonly class Forecast
     /** The steps to the last checkpoint in the first half of the first model; more would be folded by others. */
     private static function worthPreparing(Plan $plan): ?int
     {
-        $steps = $plan->models[0]->steps ?? [];
+        $steps = $plan->models[0]->steps;
         $best = null;
         foreach ($steps as $i => $step) {
             if ($step->checkpoint && 2 * ($i + 1) <= count($steps)) {
@@ -130,47 +138,5 @@ final readonly class Forecast
         }
 
         return $best;
-    }
-
-    /**
-     * @param  list<int|null>  $numbers
-     * @return list<array{t: float, slowest: int, middle: int, fastest: int}>
-     */
-    private static function waveOf(Answer $answer, array $numbers): array
-    {
-        $done = static fn (int $at): int => max([0, ...array_filter(array_slice($numbers, 0, $at - 1))]);
-        $wave = [];
-        foreach ($answer->wave as ['t_s' => $t, 'slowest' => $slowest, 'middle' => $middle, 'fastest' => $fastest]) {
-            $wave[] = [
-                't' => $t,
-                'slowest' => $done($slowest),
-                'middle' => $done($middle),
-                'fastest' => $done($fastest),
-            ];
-            if ($slowest > count($numbers)) {
-                break;
-            }
-        }
-
-        return $wave;
-    }
-
-    /**
-     * @param  list<int|null>  $numbers
-     * @return list<array{step: int, wait: float, to: float}>
-     */
-    private static function holdsOf(Answer $answer, Setting $setting, array $numbers): array
-    {
-        $holds = [];
-        $at = 0.0;
-        foreach ($setting->steps as $k => $step) {
-            $at += $step->demo + $answer->holds[$k];
-            if ($numbers[$k] !== null && $answer->waits[$k] >= 60 * self::LONG) {
-                $holds[] = ['step' => $numbers[$k], 'wait' => $answer->waits[$k], 'to' => $at];
-            }
-        }
-        usort($holds, static fn (array $a, array $b): int => $b['wait'] <=> $a['wait']);
-
-        return array_slice($holds, 0, self::HOLDS);
     }
 }

@@ -8,12 +8,20 @@ namespace Cathedra\Core\Pacing\Rehearsal;
 final readonly class Lever
 {
     /**
-     * @param  string  $name  a key of words: helper, squares, prepared, forgiving, decorate
+     * @param  string  $name  a key of words: helper, squares, prepared, forgiving, decorate, twice, cards, wait; or way
      * @param  float  $minutes  sooner, the time by which nine of ten such rooms are done
      * @param  float  $share  more of the learners done by the bell, 0 to 1
+     * @param  Outlook  $then  how the lesson would go
      * @param  int|null  $steps  how many steps are folded before, for a prepared start
+     * @param  int|null  $other  which of the other plans it is, for a way
      */
-    public function __construct(public string $name, public float $minutes, public float $share, public ?int $steps)
-    {
+    public function __construct(
+        public string $name,
+        public float $minutes,
+        public float $share,
+        public Outlook $then,
+        public ?int $steps = null,
+        public ?int $other = null,
+    ) {
     }
 }

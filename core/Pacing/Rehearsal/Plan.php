@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace Cathedra\Core\Pacing\Rehearsal;
 
 use Cathedra\Core\Pacing\BadPlan;
+use Cathedra\Core\Pacing\Block;
 use Cathedra\Core\Pacing\ModelLoad;
 use Cathedra\Core\Pacing\Policies;
 use Cathedra\Core\Pacing\Room;
-use Cathedra\Core\Pacing\RunSheet;
 use Cathedra\Core\Pacing\StepTimes;
+use Cathedra\Core\Pacing\StepWhy;
+use Cathedra\Core\Pacing\Timeline;
 use Cathedra\Core\Rules\BaseTimes;
+use Cathedra\Core\Rules\Bounds;
 use Cathedra\Core\Rules\TeachingRules;
 
 /**
@@ -19,7 +22,16 @@ use Cathedra\Core\Rules\TeachingRules;
  */
 final readonly class Plan
 {
-    /** @param  list<ModelLoad>  $models */
+    /** A model folded a second time takes this share of the first time (estimate, to be calibrated). */
+    public const AGAIN = 0.6;
+
+    /**
+     * @param  list<ModelLoad>  $models  in the order they are taught; their steps are numbered through
+     * @param  int  $minutes  of the slot
+     * @param  int  $squaring  seconds of making squares in the lesson; 0 when the paper is square before
+     * @param  'none'|'before'|'after'  $decorate  on the flat sheet, on the finished model, or not in the lesson
+     * @param  float  $gate  share of the room that has done a step before the next is shown
+     */
     private function __construct(
         public Room $room,
         public array $models,
@@ -28,14 +40,21 @@ final readonly class Plan
         public string $decorate,
         public Policies $policies,
         public float $gate,
+        public Timeline $timeline,
     ) {
+        if (! Bounds::holds(Bounds::MINUTES, $minutes)) {
+            throw new BadPlan("A slot has 5 to 480 minutes, not $minutes; its end must lie after its start.");
+        }
+        if (array_filter($models, static fn (ModelLoad $model): bool => $model->steps !== []) === []) {
+            throw new BadPlan('A lesson needs a model with at least one step.');
+        }
     }
 
     /**
      * @param  list<ModelLoad>  $models
-     * @param  int  $minutes  of the slot
-     * @param  int  $squaring  seconds of making squares in the lesson
      * @param  'none'|'before'|'after'  $decorate
+     *
+     * @throws BadPlan
      */
     public static function of(
         Room $room,
@@ -45,8 +64,18 @@ final readonly class Plan
         string $decorate,
         Policies $policies,
         TeachingRules $rules,
+        ?Timeline $timeline = null,
     ): self {
-        return new self($room, $models, $minutes, $squaring, $decorate, $policies, $rules->goShare);
+        return new self(
+            $room,
+            $models,
+            $minutes,
+            $squaring,
+            $decorate,
+            $policies,
+            $rules->goShare,
+            ($timeline ?? Timeline::usual())->decorating($decorate),
+        );
     }
 
     /** @param  array<string, mixed>  $change  of its properties */
@@ -56,86 +85,147 @@ final readonly class Plan
     }
 
     /**
-     * @return array{Setting, list<int|null>} and by step of the setting the step of the lesson, null for blocks
+     * From the first minute to the end of the folding.
+     *
+     * @return list<Block>
      *
      * @throws BadPlan
      */
-    public function setting(BaseTimes $times): array
+    public function blocks(BaseTimes $times): array
     {
-        $steps = [];
-        $numbers = [];
-        $put = static function (float $demo, ?int $number = null, ?Step $folded = null) use (&$steps, &$numbers): void {
-            $steps[] = $folded ?? new Step($demo, 0.0, 0.0, 0.0, false);
-            $numbers[] = $number;
-        };
-        $put((float) $times->blocks['arrive']);
-        $put((float) $times->blocks['hand_out']);
-        $put((float) $this->squaring);
-        $put($this->decorate === 'before' ? (float) $times->blocks['decorate'] : 0.0);
+        $blocks = $this->plain($this->timeline->before(), $times);
         $number = 0;
         foreach ($this->models as $m => $model) {
-            $m > 0 && $put((float) $times->blocks['next_model']);
-            $number = $this->model($model, $m === 0, $number, $put, $times);
+            $m > 0 && $blocks[] = Block::shown('next-model', $this->checks() ? $times->blocks['next_model'] : 0.0);
+            array_push($blocks, ...$this->model($model, $m === 0, $number, $times));
+            $number += count($model->steps);
         }
-        $age = $times->ages[$this->room->ageBand]['factor']
-            ?? throw new BadPlan("There is no age band called \"{$this->room->ageBand}\".");
 
-        return [new Setting(
-            $this->room->learners,
-            $this->room->helpers,
-            $this->gate,
-            $times->spread,
-            $times->ownSpread,
-            $age,
-            $times->missFactor,
-            (float) max(0, 60 * $this->minutes - $times->blocks['clear'] - $this->after($times)),
-            $steps,
-        ), $numbers];
-    }
-
-    /** Seconds after the folding that are not folding. */
-    public function after(BaseTimes $times): float
-    {
-        return $this->decorate === 'after' ? (float) $times->blocks['decorate'] : 0.0;
+        return $blocks;
     }
 
     /**
-     * @param  callable(float, int|null, Step|null): void  $put
-     * @return int the number of its last step in the lesson
+     * After the folding, to the end.
+     *
+     * @return list<Block>
      */
-    private function model(ModelLoad $model, bool $isFirst, int $number, callable $put, BaseTimes $times): int
+    public function after(BaseTimes $times): array
     {
-        $all = StepTimes::of($model, $times);
+        return $this->plain($this->timeline->after(), $times);
+    }
+
+    /** @throws BadPlan */
+    public function setting(BaseTimes $times): Setting
+    {
+        $after = array_sum(array_map(static fn (Block $block): float => $block->room->demo, $this->after($times)));
+
+        return new Setting(
+            $this->room->learners,
+            $this->room->helpers + ($this->checks() ? 0 : 1),
+            $this->checks() ? $this->policies->gate($this->gate) : 0.001,
+            $times->spread,
+            $times->ownSpread,
+            $this->age($times) * $this->room->pace,
+            $this->checks() ? $times->missFactor : 1.0,
+            max(0.0, 60 * $this->minutes - $after),
+            array_map(static fn (Block $block): Step => $block->room, $this->blocks($times)),
+        );
+    }
+
+    /** Whether the room folds along; where everybody folds from cards the lead helps, and nobody waits. */
+    public function checks(): bool
+    {
+        return ! $this->policies->isSelfPaced();
+    }
+
+    private function age(BaseTimes $times): float
+    {
+        return $times->ages[$this->room->ageBand]['factor']
+            ?? throw new BadPlan("There is no age band called \"{$this->room->ageBand}\".");
+    }
+
+    /**
+     * @param  list<string>  $keys
+     * @return list<Block>
+     */
+    private function plain(array $keys, BaseTimes $times): array
+    {
+        return array_map(fn (string $key): Block => Block::shown(
+            $key,
+            $this->timeline->seconds($key, $this->squaring, $this->decorate, $times),
+        ), $keys);
+    }
+
+    /** @return list<Block> */
+    private function model(ModelLoad $model, bool $isFirst, int $number, BaseTimes $times): array
+    {
+        $all = StepTimes::of($model, $times, $this->room->knows);
         $ready = $isFirst ? min($this->policies->prepared, count($all)) : 0;
         $shows = static fn (array $of): float => array_sum(array_map(static fn (StepTimes $t): float => $t->show, $of));
-        $before = $this->policies->showsFirst() ? $this->policies->show * $shows(array_slice($all, $ready)) : 0.0;
-        $put(Policies::RECAP * $shows(array_slice($all, 0, $ready)), null, null);
-        $put($before, null, null);
+        $blocks = [
+            Block::shown('recap', Policies::RECAP * $shows(array_slice($all, 0, $ready))),
+            Block::shown('show-all', $this->policies->showsFirst()
+                ? $this->policies->show * $shows(array_slice($all, $ready))
+                : 0.0),
+        ];
         for ($time = 0; $time < $model->times; $time++) {
             foreach ($all as $i => $step) {
-                $load = $model->steps[$i];
                 $isDone = $time === 0 && $i < $ready;
-                $isThere = $this->squaring > 0 && $this->policies->countsSquaring() && $model->diagonal === $i + 1;
-                $again = $time > 0 ? RunSheet::AGAIN : 1.0;
-                $left = match (true) {
-                    $isDone => 0.0,
-                    $isThere => $load->fold === 'crease' ? 0.0 : Policies::ALONG,
-                    default => 1.0,
-                };
-                $show = $isDone || $this->policies->showsFirst() ? 0.0 : $step->show * $this->policies->show;
-                $put(0.0, $number + $i + 1, new Step(
-                    $again * $show,
-                    $again * $left * $step->fold * $this->policies->fold,
-                    $left > 0.0 ? $step->stuck : 0.0,
-                    $times->helpSeconds,
-                    $load->checkpoint && ! $isDone,
-                ));
-                if ($load->checkpoint) {
-                    $put($isDone ? 0.0 : (float) $times->blocks['checkpoint'], null, null);
+                $load = $model->steps[$i];
+                $blocks[] = $this->step($model, $i, $step, $number + $i + 1, $time > 0, $isDone, $times);
+                if ($load->checkpoint && $this->checks()) {
+                    $blocks[] = new Block(
+                        'checkpoint',
+                        'checkpoint',
+                        $number + $i + 1,
+                        new Step($isDone ? 0.0 : $times->blocks['checkpoint'], 0.0, 0.0, 0.0, false),
+                        null,
+                        $time > 0,
+                        $isDone,
+                    );
                 }
             }
         }
 
-        return $number + count($all);
+        return $blocks;
+    }
+
+    private function step(
+        ModelLoad $model,
+        int $i,
+        StepTimes $step,
+        int $number,
+        bool $again,
+        bool $isDone,
+        BaseTimes $times,
+    ): Block {
+        $load = $model->steps[$i];
+        $isThere = $this->squaring > 0 && $this->policies->countsSquaring() && $model->diagonal === $i + 1;
+        $factor = $this->age($times) * $this->room->pace;
+        $own = $model->own[$i + 1] ?? null;
+        $why = new StepWhy(
+            $number,
+            $this->policies->showsFirst() || ! $this->checks() ? 0.0 : $step->show * $this->policies->show,
+            $own === null ? $step->base : (float) $own,
+            array_filter($own !== null ? [] : [
+                ...$step->factors,
+                'along' => ! $isThere ? 1.0 : ($load->fold === 'crease' ? 0.0 : Policies::ALONG),
+                'age' => $this->age($times),
+                'pace' => $this->room->pace,
+                'manner' => $this->policies->fold,
+            ], static fn (float $by): bool => $by !== 1.0),
+            0.0,
+            $own !== null,
+        );
+        $share = $isDone ? 0.0 : ($again ? self::AGAIN : 1.0);
+        $fold = $share * $why->fold() / $factor;
+
+        return new Block('step', $load->fold, $number, new Step(
+            $share * $why->show,
+            $fold,
+            $fold > 0.0 ? min(1.0, $step->stuck * $this->policies->stuck) : 0.0,
+            $times->helpSeconds,
+            $load->checkpoint && ! $isDone && $this->checks(),
+        ), $again || $isDone ? null : $why, $again, $isDone);
     }
 }

@@ -914,41 +914,28 @@ export interface components {
             /** @description models finished by anybody of the group, alone or with help */
             finished: number;
         };
+        BlocksInput: {
+            /** @description every block once */
+            order: string[];
+            /** @description by block, where they are not as usual */
+            minutes: {
+                [key: string]: number;
+            };
+        };
         ForecastData: {
-            /** @description A lesson rehearsed many times. Seconds and minutes from the beginning of the slot. */
+            /** @description A lesson rehearsed many times, and what would help it. */
             runs: number;
             learners: number;
-            /** @description minutes until the last learner is done: in one, five and nine of ten such rooms */
-            finish: {
-                early: number;
-                middle: number;
-                late: number;
-            };
-            /** @description of the learners that is done by the bell, clearing up left for after */
-            share: number;
-            /** @description share of such rooms in which all are done by then */
-            everybody: number;
-            /** @description steps of the lesson done by the slowest tenth, the middle and the fastest tenth, by seconds */
-            wave: {
-                t: number;
-                slowest: number;
-                middle: number;
-                fastest: number;
-            }[];
-            /** @description steps after which the room waits longest, and from when to when on the middle line, seconds */
-            holds: {
-                step: number;
-                minutes: number;
-                from: number;
-                to: number;
-            }[];
+            now: components["schemas"]["OutlookData"];
             /** @description what would help, most useful first: minutes sooner, and more of the learners done */
             levers: {
                 /** @enum {string} */
-                name: "helper" | "squares" | "decorate" | "prepared" | "forgiving";
+                name: "helper" | "squares" | "decorate" | "prepared" | "forgiving" | "twice" | "wait" | "way";
                 minutes: number;
                 share: number;
                 steps: number | null;
+                way: components["schemas"]["LeverWay"] | null;
+                then: components["schemas"]["OutlookData"];
             }[];
             source: string;
         };
@@ -1041,6 +1028,9 @@ export interface components {
             } | null;
             /** @description steps of the first model that are folded before the lesson */
             prepared?: number;
+            blocks?: components["schemas"]["BlocksInput"] | null;
+            /** @description nothing is to be learned from its times */
+            odd?: boolean;
             /** @description the one that was changed; another answers 409 */
             version?: number;
         };
@@ -1062,6 +1052,14 @@ export interface components {
             steps: number;
             /** @description how often it is folded; the second time goes quicker */
             times: number;
+            /** @description seconds to fold a step, by its number in the model, as the lead says */
+            own_times: {
+                [key: string]: number;
+            };
+            /** @description checkpoints put (true) or taken away, by the step of the model after which all wait */
+            checkpoints: {
+                [key: string]: boolean;
+            };
         };
         LessonModelInput: {
             model: string;
@@ -1073,6 +1071,14 @@ export interface components {
             side_mm?: number | null;
             /** @description how often it is folded, 1 or 2 */
             times?: number;
+            /** @description seconds to fold a step, by its number in the model */
+            own_times?: {
+                [key: string]: number;
+            };
+            /** @description put (true) or taken away, by the step of the model after which all wait */
+            checkpoints?: {
+                [key: string]: boolean;
+            };
         };
         /** @description How a lesson is set up, as its form sends it back. */
         LessonSetting: {
@@ -1096,20 +1102,72 @@ export interface components {
                 unfit: string | null;
             }[];
             policies: components["schemas"]["PoliciesData"];
+            /** @description nothing is learned from its times */
+            odd: boolean;
             /** @description goes up with every change; send back the one that was changed */
             version: number;
         };
-        /** @description The run sheet. Seconds from the start of the slot. */
+        LeverWay: {
+            /** @description Another way of a passage of a lesson, as something that would help. */
+            model: string;
+            passage: string;
+            option: string;
+            /** @description the option that is taught now */
+            was: string;
+            question: string;
+            /** @description of the option */
+            title: string;
+            /** @description step of the model at which the passage begins */
+            first: number;
+        };
+        OutlookData: {
+            /** @description minutes until the last learner is done: in one, five and nine of ten such rooms */
+            finish: {
+                /** @description How one plan of a lesson is likely to go. Seconds and minutes from the beginning of the slot. */
+                early: number;
+                middle: number;
+                late: number;
+            };
+            /** @description of the learners that is done by the bell, clearing up left for after */
+            share: number;
+            /** @description share of such rooms in which all are done by then */
+            everybody: number;
+            /** @description minutes that a learner waits for others, on average */
+            idle: number;
+            /** @description minutes that a learner waits for help, on average */
+            queue: number;
+            /** @description share of the time in which a helper helps */
+            busy: number;
+            /** @description steps of the lesson done by the slowest tenth, the middle and the fastest tenth, by seconds */
+            wave: {
+                t: number;
+                slowest: number;
+                middle: number;
+                fastest: number;
+            }[];
+            /** @description steps after which the room waits longest, and from when to when on the middle line, seconds */
+            holds: {
+                step: number;
+                minutes: number;
+                from: number;
+                to: number;
+            }[];
+            /** @description the last checkpoint that nine of ten such rooms reach by the bell, where they do not finish */
+            until: number | null;
+        };
         PlanData: {
             lines: {
-                /** @enum {string} */
+                /**
+                 * @description The run sheet. Seconds from the start of the slot.
+                 * @enum {string}
+                 */
                 kind: "block" | "step" | "checkpoint";
                 key: string;
                 step: number | null;
                 start: number;
                 seconds: number;
             }[];
-            /** @description why a step takes so long: show + base times every factor + wait, seconds */
+            /** @description why a step takes so long: show + base times every factor (fold) + wait, seconds */
             why: {
                 step: number;
                 show: number;
@@ -1118,7 +1176,16 @@ export interface components {
                     name: string;
                     times: number;
                 }[];
+                fold: number;
                 wait: number;
+                own: boolean;
+            }[];
+            /** @description every block in its order, the folding among them; minutes as the lead says, null: as usual */
+            blocks: {
+                key: string;
+                minutes: number | null;
+                usual: number;
+                out: boolean;
             }[];
             needed_minutes: number;
             slot_minutes: number;

@@ -4,7 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
 import { client, type LessonData, Problem, type Ways } from '../api/client'
 import { useGroups, useMe, useModels, useSaveLesson, useStocks, useTimes } from '../api/queries'
-import { later } from '../parts/clock'
+import { later, wallNow } from '../parts/clock'
 import FoldPicture from '../parts/FoldPicture.vue'
 import { useRemoving } from '../bin/useRemoving'
 import { inputOf, modelsOf } from './input'
@@ -23,7 +23,7 @@ const save = useSaveLesson()
 
 const start =
   props.lesson?.card.starts_at ??
-  later(new Date().toISOString().slice(0, 11) + String(new Date().getHours()).padStart(2, '0') + ':00', 60)
+  later(`${wallNow().slice(0, 13)}:00`, 60)
 const form = ref({
   group: props.lesson?.card.group_id ?? (null as number | null),
   model: props.lesson?.card.model ?? (typeof route.query['model'] === 'string' ? route.query['model'] : ''),
@@ -52,7 +52,7 @@ const others = computed(() =>
 function add(event: Event) {
   const select = event.target as HTMLSelectElement
   if (select.value !== '') {
-    form.value.further.push({ model: select.value, ways: usualWays(select.value), side_mm: null, times: 1 })
+    form.value.further.push({ model: select.value, ways: usualWays(select.value), side_mm: null, times: 1, own_times: {}, checkpoints: {} })
   }
   select.value = ''
 }
@@ -96,6 +96,13 @@ const general = computed(() =>
   save.error.value && Object.keys(errors.value).length === 0 ? save.error.value.message : '',
 )
 
+/** What stays of a model that is not exchanged. */
+const kept = ({ side_mm, times, own_times, checkpoints }: LessonData['models'][number]) => ({
+  side_mm,
+  times,
+  own_times,
+  checkpoints,
+})
 async function submit() {
   const f = form.value
   const first = props.lesson?.models[0]
@@ -113,7 +120,7 @@ async function submit() {
       {
         model: f.model,
         ways: ways.value,
-        ...(first?.slug === f.model ? { side_mm: first.side_mm, times: first.times } : { side_mm: null }),
+        ...(first?.slug === f.model ? kept(first) : { side_mm: null }),
       },
       ...f.further.filter((one) => one.model !== f.model),
     ],

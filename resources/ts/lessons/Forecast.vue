@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { ForecastData, LessonData, LessonInput } from '../api/client'
 import { clock } from '../parts/clock'
+import Beside from './Beside.vue'
+import { type Lever, useLevers } from './useLevers'
 
 /** Whether they will finish, where they will wait, and what would help: one press does it, one takes it back. */
 const props = defineProps<{
@@ -15,15 +17,18 @@ const props = defineProps<{
   because: (step: number) => string
 }>()
 const emit = defineEmits<{ change: [changes: Partial<LessonInput>] }>()
+/** the lever that is looked at beside the plan as it is */
+const beside = defineModel<Lever | undefined>('beside')
 const { t } = useI18n()
 
-type Lever = ForecastData['levers'][number]
 const at = (minutes: number) => clock(props.lesson.card.starts_at, 60 * minutes)
-const done = computed(() => Math.round((props.forecast?.share ?? 0) * (props.forecast?.learners ?? 0)))
+const now = computed(() => props.forecast?.now)
 const headline = computed(() => {
-  const { share = 0, learners = 0 } = props.forecast ?? {}
+  const learners = props.forecast?.learners ?? 0
+  const share = now.value?.share ?? 0
+  const done = Math.round(share * learners)
   if (share >= 0.995) return t('forecast.all', { of: learners })
-  return done.value === 0 ? t('forecast.none') : t('forecast.most', { n: done.value, of: learners })
+  return done === 0 ? t('forecast.none') : t('forecast.most', { n: done, of: learners })
 })
 const whole = (minutes: number) => Math.max(1, Math.round(minutes))
 function gain({ minutes, share }: Lever) {
@@ -32,34 +37,10 @@ function gain({ minutes, share }: Lever) {
   return more > 0 ? `${sooner}, ${t('forecast.more', { n: more })}` : sooner
 }
 
-/** What a lever changes of the lesson, and what it was. */
-function changes({ name, steps }: Lever): [Partial<LessonInput>, Partial<LessonInput>] {
-  const { setting } = props.lesson
-  const { policies } = setting
-  const chosen = Object.fromEntries(policies.list.map((p) => [p.key, p.chosen]))
-  switch (name) {
-    case 'helper':
-      return [{ helpers: setting.helpers + 1 }, { helpers: setting.helpers }]
-    case 'squares':
-      return [{ square_in_lesson: false }, { square_in_lesson: true }]
-    case 'decorate':
-      return [{ decorate: 'none' }, { decorate: setting.decorate }]
-    case 'prepared':
-      return [{ prepared: steps ?? 0 }, { prepared: policies.prepared }]
-    case 'forgiving':
-      return [{ policies: { ...chosen, exact: 'forgiving' } }, { policies: chosen }]
-  }
-}
-const undo = ref<{ name: Lever['name']; n: number | null; back: Partial<LessonInput> }>()
-function apply(lever: Lever) {
-  const [forth, back] = changes(lever)
-  undo.value = { name: lever.name, n: lever.steps, back }
-  emit('change', forth)
-}
-function takeBack() {
-  if (undo.value) emit('change', undo.value.back)
-  undo.value = undefined
-}
+const { pulled, pull, takeBack } = useLevers(() => props.lesson, (changes) => emit('change', changes))
+const named = ({ name, steps, way }: Pick<Lever, 'name' | 'steps' | 'way'>) =>
+  t(`forecast.${name}`, { n: steps ?? 0, question: way?.question ?? '', title: way?.title ?? '' })
+const same = (lever: Lever) => beside.value?.name === lever.name && beside.value.way?.option === lever.way?.option
 </script>
 
 <template>
@@ -67,13 +48,13 @@ function takeBack() {
     <h2>{{ t('forecast.title') }}</h2>
     <p v-if="failed" class="quiet">{{ t('forecast.lost') }}</p>
     <p v-else-if="!forecast" class="quiet">{{ t('forecast.coming') }}</p>
-    <template v-else>
+    <template v-else-if="now">
       <p class="headline">{{ headline }}</p>
       <p>
-        {{ t('forecast.when', { late: at(forecast.finish.late), middle: at(forecast.finish.middle) }) }}
-        {{ t('forecast.everybody', { n: Math.round(100 * forecast.everybody) }) }}
+        {{ t('forecast.when', { late: at(now.finish.late), middle: at(now.finish.middle) }) }}
+        {{ t('forecast.everybody', { n: Math.round(100 * now.everybody) }) }}
       </p>
-      <p v-for="hold in forecast.holds" :key="hold.step">
+      <p v-for="hold in now.holds" :key="hold.step">
         {{
           t(
             'forecast.hold',
@@ -89,26 +70,43 @@ function takeBack() {
         }}
         {{ because(hold.step) }}
       </p>
-      <p v-if="forecast.holds.length === 0">{{ t('forecast.free') }}</p>
+      <p v-if="now.until !== null">{{ t('forecast.until', { n: now.until, name: stepName(now.until) }) }}</p>
+      <p v-if="now.holds.length === 0">{{ t('forecast.free') }}</p>
       <h3>{{ t('forecast.levers') }}</h3>
-      <p v-if="undo" class="undo">
-        {{ t(`forecast.${undo.name}`, { n: undo.n ?? 0 }) }}
+      <p v-if="pulled" class="undo">
+        {{ named(pulled) }}
         <v-btn variant="outlined" size="small" :loading="saving" @click="takeBack">{{ t('forecast.undo') }}</v-btn>
       </p>
       <p v-if="forecast.levers.length === 0" class="quiet">{{ t('forecast.nothing') }}</p>
       <ul v-else class="levers">
-        <li v-for="lever in forecast.levers" :key="lever.name">
-          <span>{{ t(`forecast.${lever.name}`, { n: lever.steps ?? 0 }) }}</span>
+        <li v-for="lever in forecast.levers" :key="`${lever.name}-${lever.way?.passage}-${lever.way?.option}`">
+          <span>{{ named(lever) }}</span>
           <span class="quiet">{{ gain(lever) }}</span>
+          <button
+            type="button"
+            class="link no-print"
+            :aria-pressed="same(lever)"
+            :aria-label="`${t('forecast.compare')}: ${named(lever)}`"
+            @click="beside = same(lever) ? undefined : lever">
+            {{ t('forecast.compare') }}
+          </button>
           <v-btn
             class="no-print"
             variant="outlined"
             size="small"
             :disabled="saving"
-            :aria-label="`${t('forecast.apply')}: ${t(`forecast.${lever.name}`, { n: lever.steps ?? 0 })}`"
-            @click="apply(lever)"
+            :aria-label="`${t('forecast.apply')}: ${named(lever)}`"
+            @click="pull(lever)"
             >{{ t('forecast.apply') }}</v-btn
           >
+          <Beside
+            v-if="same(lever)"
+            class="beside"
+            :now="now"
+            :then="lever.then"
+            :learners="forecast.learners"
+            :starts-at="lesson.card.starts_at"
+            :name="named(lever)" />
         </li>
       </ul>
       <p class="quiet">{{ t('forecast.source', { n: forecast.runs }) }}</p>
@@ -123,13 +121,14 @@ function takeBack() {
 .headline { font-size: 1.3rem; font-weight: 700; }
 .levers { list-style: none; padding: 0; margin: 0; }
 .levers li {
-  display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) auto; gap: 12px; align-items: center;
+  display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) auto auto; gap: 4px 12px; align-items: center;
   padding: 6px 0; border-top: 1px solid #e3e6e1;
 }
+.link { text-decoration: underline; min-height: 44px; }
+.beside { grid-column: 1 / -1; }
 .undo { display: flex; gap: 12px; align-items: center; background: var(--now-pale); padding: 6px 10px; }
 @media (max-width: 640px) {
   .levers li { grid-template-columns: minmax(0, 1fr) auto; gap: 2px 12px; }
-  .levers li > .quiet { grid-row: 2; }
-  .levers li > .v-btn { grid-row: 1 / 3; grid-column: 2; }
+  .levers li > .quiet { grid-column: 1; }
 }
 </style>

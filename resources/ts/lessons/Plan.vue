@@ -1,13 +1,16 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { LessonData, PlanData } from '../api/client'
 import { useForecast, useProgramme, useSaveLesson } from '../api/queries'
 import { clock } from '../parts/clock'
+import Blocks from './Blocks.vue'
 import Forecast from './Forecast.vue'
 import Policies from './Policies.vue'
 import RunChart from './RunChart.vue'
-import { inputOf } from './input'
+import WhySoLong from './WhySoLong.vue'
+import { inputOf, modelsOf } from './input'
+import type { Lever } from './useLevers'
 
 const props = defineProps<{ lesson: LessonData }>()
 const { t } = useI18n()
@@ -32,16 +35,22 @@ const title = computed(() => {
 })
 /** The step whose time says why. */
 const opened = ref<number | null>(null)
-function why(step: number | null) {
-  const of = plan.value.why.find((one) => one.step === step)
-  if (!of) return ''
-  const factors = of.factors.map(({ name, times }) => `, ${t(`plan.why.${name}`, { n: times })}`).join('')
-  return [
-    ...(of.show > 0 ? [t('plan.why.show', { s: of.show })] : []),
-    t('plan.why.fold', { s: of.base, factors }),
-    ...(of.wait > 0 ? [t('plan.why.wait', { s: of.wait })] : []),
-  ].join(' ')
+const why = (step: number | null) => plan.value.why.find((one) => one.step === step)
+const isCheckpoint = (step: number | null) =>
+  plan.value.lines.some((line) => line.kind === 'checkpoint' && line.step === step)
+/** What the lead says of a step of the lesson, in the model it belongs to. */
+function say(step: number, of: 'own_times' | 'checkpoints', value: number | boolean | null) {
+  const model = [...props.lesson.models].reverse().find((one) => one.first <= step)
+  if (!model) return
+  const own = String(step - model.first + 1)
+  const others = Object.fromEntries(Object.entries(model[of]).filter(([number]) => number !== own))
+  const said = value === null ? others : { ...others, [own]: value }
+  change({ models: modelsOf(props.lesson).map((one) => (one.model === model.slug ? { ...one, [of]: said } : one)) })
 }
+/** The plan that is looked at beside this one. */
+const beside = ref<Lever>()
+watch(() => props.lesson.setting.version, () => { beside.value = undefined })
+const closed = computed(() => props.lesson.card.status === 'taught')
 const longest = computed(
   () => [...plan.value.lines].filter((l) => l.kind === 'step').sort((a, b) => b.seconds - a.seconds)[0],
 )
@@ -65,8 +74,12 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
           :starts-at="lesson.card.starts_at"
           :title="t('plan.chart')"
           :bell="t('plan.bell')"
-          :wave="forecast.data.value?.wave" />
-        <p v-if="forecast.data.value" class="quiet">{{ t('forecast.wave') }}</p>
+          :wave="forecast.data.value?.now.wave"
+          :other="beside?.then.wave" />
+        <p v-if="forecast.data.value" class="quiet">
+          {{ t('forecast.wave') }} <template v-if="beside">{{ t('forecast.other') }}</template>
+        </p>
+        <Blocks :lesson="lesson" :disabled="closed || save.isPending.value" @change="change" />
       </div>
       <div class="row no-print">
         <v-btn color="primary" class="fold-button" :to="{ name: 'teach', params: { id: lesson.card.id } }">{{
@@ -80,7 +93,8 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
         }}</RouterLink>
       </div>
       <Forecast
-        v-if="lesson.card.status !== 'taught'"
+        v-if="!closed"
+        v-model:beside="beside"
         :lesson="lesson"
         :forecast="forecast.data.value"
         :failed="forecast.isError.value"
@@ -112,10 +126,16 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
             :aria-expanded="opened === line.step"
             :aria-label="t('plan.why.open', { n: minutes(line.seconds), step: line.step ?? 0 })"
             @click="opened = opened === line.step ? null : line.step">
-            {{ minutes(line.seconds) }}
+            {{ minutes(line.seconds) }}<sup v-if="why(line.step)?.own">*</sup>
           </button>
           <span v-else>{{ minutes(line.seconds) }}</span>
-          <small v-if="line.kind === 'step' && opened === line.step" class="because">{{ why(line.step) }}</small>
+          <WhySoLong
+            v-if="line.kind === 'step' && opened === line.step && why(line.step)"
+            :why="why(line.step)!"
+            :checkpoint="isCheckpoint(line.step)"
+            :closed="closed"
+            @own="(seconds) => say(line.step ?? 0, 'own_times', seconds)"
+            @checkpoint="(is) => say(line.step ?? 0, 'checkpoints', is)" />
         </li>
         <li class="end">
           <span>{{ clock(lesson.card.starts_at, plan.needed_minutes * 60) }}</span><span>{{
@@ -138,7 +158,6 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
 .run li { display: grid; grid-template-columns: 58px 1fr 26px; padding: 8px 22px; border-top: 1px solid #e3e6e1; }
 .run li > span:nth-child(3) { text-align: right; color: var(--ink-2); }
 .why { text-align: right; padding: 0; color: var(--ink-2); text-decoration: underline dotted; }
-.because { grid-column: 2 / 4; padding-left: 14px; color: var(--ink-2); }
 .block { font-weight: 650; }
 .step > span:nth-child(2) { padding-left: 14px; }
 .checkpoint { background: var(--now-pale); font-weight: 650; }

@@ -12,12 +12,14 @@ const props = defineProps<{
   startsAt: string
   title: string
   bell: string
-  wave?: ForecastData['wave']
+  wave?: ForecastData['now']['wave']
+  /** of the plan beside it */
+  other?: ForecastData['now']['wave']
 }>()
 const W = 800
 const H = 300
 const total = computed(() =>
-  Math.max(props.plan.slot_minutes * 60, props.plan.needed_minutes * 60, props.wave?.at(-1)?.t ?? 0),
+  Math.max(props.plan.slot_minutes * 60, props.plan.needed_minutes * 60, props.wave?.at(-1)?.t ?? 0, props.other?.at(-1)?.t ?? 0),
 )
 const steps = computed(() => Math.max(1, ...props.plan.lines.map((l) => l.step ?? 0)))
 const x = (s: number) => 44 + (s / total.value) * (W - 100)
@@ -33,9 +35,10 @@ const path = computed(() => {
     .join(' ')
 })
 type Band = 'slowest' | 'middle' | 'fastest'
-const edge = (band: Band) => (props.wave ?? []).map((w) => `${x(w.t)} ${y(w[band])}`)
-const band = computed(() => `M${[...edge('fastest'), ...edge('slowest').reverse()].join(' L')} Z`)
-const middle = computed(() => `M${edge('middle').join(' L')}`)
+type Wave = ForecastData['now']['wave']
+const edge = (wave: Wave, band: Band) => wave.map((w) => `${x(w.t)} ${y(w[band])}`)
+const bandOf = (wave: Wave) => `M${[...edge(wave, 'fastest'), ...edge(wave, 'slowest').reverse()].join(' L')} Z`
+const middle = computed(() => `M${edge(props.wave ?? [], 'middle').join(' L')}`)
 const end = computed(() => {
   const last = props.plan.lines[props.plan.lines.length - 1]
   return last ? last.start + last.seconds : 0
@@ -61,10 +64,18 @@ const diamonds = computed(() =>
       {{ clock(startsAt, s) }}
     </text>
     <template v-if="wave">
-      <path class="band" :d="band" fill="#8CC4C8" fill-opacity="0.55" stroke="#0E6E7C" />
+      <path class="band" :d="bandOf(wave)" fill="#8CC4C8" fill-opacity="0.55" stroke="#0E6E7C" />
       <path :d="middle" fill="none" stroke="#0E6E7C" stroke-width="2" stroke-dasharray="7 5" />
     </template>
-    <path v-else :d="`${path} L${x(end)} ${y(0)} L${x(0)} ${y(0)} Z`" fill="#8CC4C8" fill-opacity="0.3" />
+    <path
+      v-if="other"
+      class="other"
+      :d="bandOf(other)"
+      fill="#F4B31A"
+      fill-opacity="0.3"
+      stroke="#8A5A00"
+      stroke-dasharray="3 3" />
+    <path v-if="!wave" :d="`${path} L${x(end)} ${y(0)} L${x(0)} ${y(0)} Z`" fill="#8CC4C8" fill-opacity="0.3" />
     <path :d="path" fill="none" stroke="#17252D" stroke-width="3" stroke-linejoin="round" />
     <path
       v-for="(d, i) in diamonds"

@@ -5,7 +5,7 @@ import { useSaveLesson, useWaysOfLesson, waysOfLesson } from '../api/queries'
 import { deviceName } from '../teaching/queue/device'
 import { seen, useDeeds } from '../teaching/queue/deeds'
 import { useLessonLog } from '../teaching/useLessonLog'
-import { inputOf } from './input'
+import { inputOf, modelsWith } from './input'
 
 /**
  * The ways in which a model of a lesson is taught: those it is set to, those thought of, and setting them. A lesson
@@ -40,9 +40,9 @@ export function useWays(id: () => number, slug: () => string, lesson: () => Less
   }
 
   async function setPlanned(data: LessonData) {
-    const models = inputOf(data).models.map((model) =>
-      model.model === slug() ? { ...model, ways: { ...model.ways, ...picked.value } } : model,
-    )
+    const passages = own.data.value?.passages.filter((one) => one.name in picked.value) ?? []
+    const first = Math.min(...passages.map((one) => one.first))
+    const models = modelsWith(data, slug(), picked.value, first)
     await save.mutateAsync({ id: id(), body: inputOf(data, { models }) })
   }
 

@@ -1,8 +1,17 @@
-/** "16:05" from a local date and time such as "2026-11-24T16:00" plus seconds. */
+/**
+ * A date and time as the clock on the wall shows it, "2026-11-24T16:00"; counted without the zone of this device, so
+ * that a lesson in the night in which clocks are changed is as long as it is planned.
+ */
+const wall = (start: string) => new Date(start.endsWith('Z') ? `${wallNow(new Date(start))}Z` : `${start}Z`)
+
+/** "16:05" from a date and time on the wall plus seconds. */
 export function clock(start: string, seconds = 0): string {
-  const at = new Date(start)
-  at.setSeconds(at.getSeconds() + seconds)
-  return at.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
+  return new Date(wall(start).getTime() + 1000 * seconds).toISOString().slice(11, 16)
+}
+
+/** The date and time that the clock on the wall shows now. */
+export function wallNow(now = new Date()): string {
+  return new Date(now.getTime() - 60_000 * now.getTimezoneOffset()).toISOString().slice(0, 16)
 }
 
 /** "Tue 24 Nov", or the words given for today and tomorrow. */
@@ -15,11 +24,7 @@ export function day(start: string, words: { today: string; tomorrow: string }, n
   return at.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
 }
 
-/** The local date and time that many minutes later, in the form the server takes. */
+/** The date and time on the wall that many minutes later, in the form the server takes. */
 export function later(start: string, minutes: number): string {
-  const at = new Date(start)
-  at.setMinutes(at.getMinutes() + minutes)
-  const two = (n: number) => String(n).padStart(2, '0')
-  const date = [at.getFullYear(), two(at.getMonth() + 1), two(at.getDate())].join('-')
-  return `${date}T${two(at.getHours())}:${two(at.getMinutes())}`
+  return new Date(wall(start).getTime() + 60_000 * minutes).toISOString().slice(0, 16)
 }

@@ -12,13 +12,12 @@ use Cathedra\Core\Pacing\Room;
 use Cathedra\Core\Pacing\RunSheet;
 use Cathedra\Core\Pacing\StepLoad;
 use Cathedra\Core\Rules\BadRules;
-use Cathedra\Core\Rules\BaseTimes;
-use Cathedra\Core\Rules\FoldTable;
 use Cathedra\Core\Rules\PolicyTable;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Yaml\Yaml;
 use Tests\Support\Folds;
+use Tests\Support\Sheets;
 
 /** How a lesson is taught, in seconds of the plan; and what is no way to teach one. */
 final class PoliciesTest extends TestCase
@@ -40,6 +39,8 @@ final class PoliciesTest extends TestCase
         yield 'exact throughout: 3 x (10 + 1.15 x 40)' => [['exact' => 'all'], 0, 0, 308];
         yield 'near enough: 3 x (10 + 0.9 x 40)' => [['exact' => 'forgiving'], 0, 0, 278];
         yield 'the quick go on: 3 x (10 + 0.85 x 40)' => [['pace' => 'ahead'], 0, 0, 272];
+        yield 'on when the last has it: no spread, the same' => [['pace' => 'everybody'], 0, 0, 290];
+        yield 'from cards: nothing is shown' => [['show' => 'cards'], 0, 0, 260];
         yield 'with a card: 3 x (10 + 1.1 x 40)' => [['crease_with' => 'card'], 0, 0, 302];
         yield 'card and exact: 3 x (10 + 1.1 x 1.15 x 40)' => [['crease_with' => 'card', 'exact' => 'all'], 0, 0, 322];
         yield 'two folded before: 140 + 0.4 x 20 + 50' => [[], 2, 0, 198];
@@ -56,7 +57,8 @@ final class PoliciesTest extends TestCase
         $plan = $this->plan(Policies::of(self::table(), $chosen, $prepared), $squaring);
         self::assertSame($seconds, $plan->needed);
         $steps = array_values(array_filter(array_column($plan->lines, 'step')));
-        self::assertSame(range($prepared + 1, 3), $steps, 'numbered as ever');
+        $isCards = ($chosen['show'] ?? '') === 'cards';
+        self::assertSame($isCards ? [] : range($prepared + 1, 3), $steps, 'numbered as ever');
     }
 
     public function testACreaseThatIsThereIsOnlyShown(): void
@@ -67,11 +69,11 @@ final class PoliciesTest extends TestCase
 
     public function testAModelFoldedTwiceGoesQuickerTheSecondTime(): void
     {
-        // 60 + 30 + 3 x 50 + 0.6 x 150 + 50; with two steps folded before the lesson 0.6 x 50 and not 0.6 x 150.
+        // 60 + 30 + 3 x 50 + 0.6 x 150 + 50; with two steps folded before, the second is folded from the flat square.
         $plan = $this->plan(Policies::usual(), 0, 2);
         self::assertSame(380, $plan->needed);
         self::assertSame(90, array_column($plan->lines, 'seconds', 'key')['again']);
-        self::assertSame(198 + 30, $this->plan(Policies::of(self::table(), [], 2), 0, 2)->needed);
+        self::assertSame(198 + 90, $this->plan(Policies::of(self::table(), [], 2), 0, 2)->needed);
     }
 
     public function testAllShownFirstIsABlockOfItsOwn(): void
@@ -120,7 +122,7 @@ final class PoliciesTest extends TestCase
 
                 return $data;
             },
-            'policies.show.options must be, in this order: along, first, twice, silent',
+            'policies.show.options must be, in this order: along, first, twice, silent, cards',
         ];
         yield 'without a reason' => [
             static function (array $data): array {
@@ -169,33 +171,14 @@ final class PoliciesTest extends TestCase
 
     private function plan(Policies $policies, int $squaring, int $times = 1, string $kind = 'valley'): RunSheet
     {
-        $fold = ['fold' => 40, 'show' => 10, 'weight' => 1];
-        $base = BaseTimes::fromArray([
-            'age_factor' => ['adult' => ['label' => 'adults', 'factor' => 1.0]],
-            'layers_factor' => 0.06,
-            'slowest_spread' => 0.0,
-            'own_spread' => 0.25,
-            'miss_factor' => 2,
-            'repeat_factor' => 0.7,
-            'also_factor' => 1.8,
-            'help_seconds' => 45.0,
-            'stuck_rate' => array_fill(1, 5, 0.0),
-            'blocks' => [
-                'arrive' => 60, 'hand_out' => 30, 'checkpoint' => 20, 'clear' => 50, 'next_model' => 25,
-                'decorate' => 200,
-            ],
-            'source' => 'made up for the test',
-        ], FoldTable::fromArray(['folds' => [$kind => $fold], 'source' => 'made up for the test']));
-
-        return RunSheet::plan(
+        return Sheets::sheet(Sheets::plan(
             new Room(12, 0, 'adult'),
-            [new ModelLoad(array_fill(0, 3, new StepLoad($kind, 1, false, false)), 1, 1, $times)],
+            [new ModelLoad(array_fill(0, 3, new StepLoad($kind, 1, false, false)), 1, $times)],
             30,
             $squaring,
-            $base,
             'none',
             $policies,
-        );
+        ));
     }
 
     private static function table(): PolicyTable

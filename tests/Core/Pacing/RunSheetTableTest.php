@@ -9,10 +9,10 @@ use Cathedra\Core\Pacing\ModelLoad;
 use Cathedra\Core\Pacing\Room;
 use Cathedra\Core\Pacing\RunSheet;
 use Cathedra\Core\Pacing\StepLoad;
-use Cathedra\Core\Rules\BaseTimes;
-use Cathedra\Core\Rules\FoldTable;
+use Cathedra\Core\Pacing\Timeline;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Tests\Support\Sheets;
 
 /** Each rule of the run sheet alone, with its number worked out beside it. Spread 0: everybody folds at the median. */
 final class RunSheetTableTest extends TestCase
@@ -42,18 +42,22 @@ final class RunSheetTableTest extends TestCase
         yield 'decorating before' => [['decorate' => 'before'], 250];
         yield 'decorating after' => [['decorate' => 'after'], 250];
         // 20 learners x 0.1 stuck = 2 visits of 30 s by the lead = 60; an easy step has half of it
-        yield 'help, an easy step' => [['learners' => 20, 'stuck' => 0.1], 80];
-        yield 'help, under three layers' => [['learners' => 20, 'stuck' => 0.1, 'layers' => 3], 114];
-        // two layers already count as no easy step
-        yield 'help, under two layers' => [['learners' => 20, 'stuck' => 0.1, 'layers' => 2], 110];
-        yield 'help, both sides' => [['learners' => 20, 'stuck' => 0.1, 'twice' => true], 142];
-        // 2 visits over the lead and one helper: one each, 30 s
-        yield 'one helper' => [['learners' => 20, 'stuck' => 0.1, 'helpers' => 1, 'layers' => 2], 80];
-        // 2.1 visits over two: ceil(1.05) = 2 visits
-        yield 'a visit more is a whole one' => [
-            ['learners' => 21, 'stuck' => 0.1, 'helpers' => 1, 'layers' => 2],
-            110,
-        ];
+        // everybody is stuck, and one helper sees them one after the other: 3 x 30 s
+        yield 'help for three by one' => [['learners' => 3, 'stuck' => 1.0, 'helpers' => 1], 140];
+        // two at a time, then one: 2 x 30 s
+        yield 'help for three by two' => [['learners' => 3, 'stuck' => 1.0, 'helpers' => 2], 110];
+        // without a helper a neighbour leaves off, which takes twice as long, one after the other: 2 x 60 s
+        yield 'help for two by a neighbour' => [['learners' => 2, 'stuck' => 1.0], 170];
+        // 40 x 1.25, since 0.1 of a square of 150 mm is less than 20 mm
+        yield 'a short crease' => [['shortest' => 0.1], 60];
+        yield 'the same on a large square' => [['shortest' => 0.1, 'side' => 250.0], 50];
+        // 40 x 0.8
+        yield 'a fold they know' => [['knows' => ['valley']], 42];
+        yield 'another fold they know' => [['knows' => ['tuck']], 50];
+        yield 'a quick group' => [['pace' => 0.5], 30];
+        yield 'as long as the lead says, whatever their age' => [['own' => [1 => 95], 'age' => 'young'], 105];
+        yield 'a talk of three minutes' => [['minutes' => ['talk' => 3]], 230];
+        yield 'no time to arrive' => [['minutes' => ['arrive' => 0]], -10];
         // two models: 50 + 25 to take the next square + 50
         yield 'two models' => [['models' => 2], 125];
         yield 'three models' => [['models' => 3], 200];
@@ -153,39 +157,31 @@ final class RunSheetTableTest extends TestCase
     /** @param  array<string, mixed>  $of */
     private function plan(array $of): RunSheet
     {
-        $step = new StepLoad('valley', $of['layers'] ?? 1, $of['twice'] ?? false, $of['checkpoint'] ?? false);
-        $valley = ['fold' => 40, 'show' => 10, 'weight' => 1];
-        $times = BaseTimes::fromArray([
-            'age_factor' => [
-                'adult' => ['label' => 'adults', 'factor' => 1.0],
-                'young' => ['label' => 'young', 'factor' => 2.5],
-            ],
-            'layers_factor' => 0.1,
-            'slowest_spread' => 0.0,
-            'own_spread' => 0.25,
-            'miss_factor' => 2,
-            'repeat_factor' => 0.7,
-            'also_factor' => 1.8,
-            'help_seconds' => 30.0,
-            'stuck_rate' => [1 => $of['stuck'] ?? 0.0, 2 => 0, 3 => 0, 4 => 0, 5 => 0],
-            'blocks' => [
-                'arrive' => 60,
-                'checkpoint' => 20,
-                'clear' => 50,
-                'hand_out' => 30,
-                'next_model' => 25,
-                'decorate' => 200,
-            ],
-            'source' => 'for this test',
-        ], FoldTable::fromArray(['folds' => ['valley' => $valley], 'source' => 'for this test']));
+        $step = new StepLoad(
+            'valley',
+            $of['layers'] ?? 1,
+            $of['twice'] ?? false,
+            $of['checkpoint'] ?? false,
+            [],
+            1,
+            $of['shortest'] ?? null,
+        );
+        $model = new ModelLoad([$step], null, 1, $of['side'] ?? ModelLoad::SIDE, $of['own'] ?? []);
 
-        return RunSheet::plan(
-            new Room($of['learners'] ?? 8, $of['helpers'] ?? 0, $of['age'] ?? 'adult'),
-            array_fill(0, $of['models'] ?? 1, new ModelLoad([$step], 1)),
+        return Sheets::sheet(Sheets::plan(
+            new Room(
+                $of['learners'] ?? 8,
+                $of['helpers'] ?? 0,
+                $of['age'] ?? 'adult',
+                $of['knows'] ?? [],
+                $of['pace'] ?? 1.0,
+            ),
+            array_fill(0, $of['models'] ?? 1, $model),
             $of['slot'] ?? 30,
             $of['squaring'] ?? 0,
-            $times,
             $of['decorate'] ?? 'none',
-        );
+            null,
+            Timeline::of(Timeline::BLOCKS, $of['minutes'] ?? []),
+        ), Sheets::times(['stuck_rate' => [1 => $of['stuck'] ?? 0.0, 2 => 0, 3 => 0, 4 => 0, 5 => 0]]));
     }
 }

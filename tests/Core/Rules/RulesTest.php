@@ -115,7 +115,10 @@ final class RulesTest extends TestCase
     /** @return iterable<string, array{string, string, mixed}> file, place, what it says instead (null: nothing) */
     public static function slips(): iterable
     {
-        foreach (['folds.valley.fold', 'folds.crimp.show', 'folds.petal.weight'] as $place) {
+        $places = [
+            'folds.valley.hands', 'folds.crimp.factor', 'folds.petal.weight', 'seconds.each', 'seconds.show_step',
+        ];
+        foreach ($places as $place) {
             foreach ([null, 'much', -1, 1e9] as $wrong) {
                 yield "folds $place ".json_encode($wrong) => ['folds', $place, $wrong];
             }
@@ -124,7 +127,8 @@ final class RulesTest extends TestCase
         yield 'no source of folds' => ['folds', 'source', null];
         $times = [
             'age_factor.young.factor', 'layers_factor', 'slowest_spread', 'own_spread',
-            'miss_factor', 'repeat_factor', 'also_factor', 'help_seconds', 'stuck_rate',
+            'miss_factor', 'repeat_factor', 'repeat_show', 'known_factor', 'known_stuck', 'small_factor', 'small_mm',
+            'also_factor', 'help_seconds', 'stuck_rate',
             'stuck_rate.5', 'blocks.arrive', 'blocks.decorate',
         ];
         foreach ($times as $place) {

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Lessons;
+
+use App\Support\LibraryFiles;
+use Cathedra\Core\Pacing\Rehearsal\Answer;
+use Cathedra\Core\Pacing\Rehearsal\Forecast;
+use Cathedra\Core\Pacing\Rehearsal\Plan;
+use Illuminate\Contracts\Cache\Repository;
+
+/** Plans that were rehearsed, kept by all that the answer depends on; safe to delete at any time. */
+final class Rehearsals
+{
+    /** Seconds; whatever is kept can be made again. */
+    private const KEPT = 60 * 60 * 24 * 7;
+
+    /** Goes up when the same setting would get another answer. */
+    private const VERSION = 1;
+
+    /** @var array<string, Answer> of this request */
+    private array $answers = [];
+
+    public function __construct(private readonly LibraryFiles $files, private readonly Repository $cache)
+    {
+    }
+
+    public function of(Plan $plan): Answer
+    {
+        $times = $this->files->times();
+        $key = 'rehearsal:'.self::VERSION.':'.hash('xxh128', serialize($plan->setting($times)));
+
+        return $this->answers[$key] ??= $this->cache->remember(
+            $key,
+            self::KEPT,
+            static fn (): Answer => Forecast::rehearse($plan, $times),
+        );
+    }
+}
