@@ -7,6 +7,7 @@ use App\Accounts\PasswordController;
 use App\Accounts\SessionController;
 use App\Bin\BinController;
 use App\Groups\GroupController;
+use App\Lessons\FirstLessonController;
 use App\Lessons\HomeController;
 use App\Lessons\LessonController;
 use App\Lessons\WaysController;
@@ -65,6 +66,8 @@ Route::middleware(['auth', 'limits', 'quota'])->group(function (): void {
     Route::get('square-check', [MeasureController::class, 'square']);
     Route::get('display-string', [MeasureController::class, 'display']);
 
+    Route::get('first-lesson', [FirstLessonController::class, 'offers']);
+    Route::post('first-lesson', [FirstLessonController::class, 'make']);
     Route::apiResource('lessons', LessonController::class);
     Route::get('lessons/{lesson}/forecast', [LessonController::class, 'forecast']);
     Route::put('lessons/{lesson}/ticks', [LessonController::class, 'tick']);

@@ -58,9 +58,9 @@ final class GroupController extends Controller
         return response()->json($next($group));
     }
 
-    public function times(Group $group): JsonResponse
+    public function times(SlotRequest $request, Group $group): JsonResponse
     {
-        return response()->json($this->sheet->times($group));
+        return response()->json($this->sheet->times($group, $request->minutes()));
     }
 
     public function paper(Request $request, Group $group, PaperAdvice $advice, ModelShelf $shelf): JsonResponse

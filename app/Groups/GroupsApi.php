@@ -32,9 +32,13 @@ use App\Support\Api\Removes;
     ),
 ]
 #[
-    Reads('/groups/{group}/times', 'times', 'minutes a lesson with each model takes this group, paper squared before', [
-        '[]' => ['slug' => 'string', 'minutes' => 'integer'],
-    ]),
+    Reads(
+        '/groups/{group}/times',
+        'times',
+        'how a lesson with each model would go with this group, paper squared before',
+        '#ModelFit[]',
+        query: ['minutes?' => 'integer'],
+    ),
 ]
 #[
     Reads('/groups/{group}/paper', 'paperTable', 'each model against each stock: can this group fold it?', [

@@ -138,16 +138,17 @@ final readonly class LessonSheet
     }
 
     /**
-     * How long a lesson with each model takes this group, with its usual helpers and paper that is square already.
+     * How a lesson with each model would go with this group, with its usual helpers and paper that is square already.
      *
-     * @return list<array{slug: string, minutes: int}>
+     * @param  int  $slot  minutes there are
+     * @return list<ModelFit>
      */
-    public function times(Group $group): array
+    public function times(Group $group, int $slot): array
     {
         $this->shelf->prime();
 
         return array_map(
-            fn (string $slug): array => ['slug' => $slug, 'minutes' => $this->minutes->of($group, $slug)],
+            fn (string $slug): ModelFit => $this->minutes->fit($group, $slug, $slot),
             $this->files->slugs(),
         );
     }

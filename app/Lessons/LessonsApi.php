@@ -18,6 +18,25 @@ use App\Support\Api\Removes;
     ['lessons' => '#LessonCard[]', 'page' => 'integer', 'pages' => 'integer'],
     query: ['page?' => 'integer'],
 )]
+#[
+    Reads(
+        '/first-lesson',
+        'firstLessonOffers',
+        'models that they finish in that time with that paper',
+        '#ModelFit[]',
+        query: ['learners' => 'integer', 'years' => 'integer', 'minutes' => 'integer', 'paper' => 'string'],
+    ),
+]
+#[
+    Makes('/first-lesson', 'makeFirstLesson', 'the group by numbers, the paper and the lesson', '#LessonData', takes: [
+        'learners' => 'integer',
+        'years' => 'integer',
+        'minutes' => 'integer',
+        'paper' => 'string',
+        'model' => 'string',
+        'starts_at' => 'string',
+    ]),
+]
 #[Makes('/lessons', 'makeLesson', 'made', '#LessonData', takes: '#LessonInput')]
 #[Reads('/lessons/{lesson}', 'lesson', 'with all stages', '#LessonData')]
 #[Changes('/lessons/{lesson}', 'changeLesson', 'changed', '#LessonData', takes: '#LessonInput')]

@@ -12,7 +12,7 @@ use Cathedra\Core\Pacing\Policies;
 use Cathedra\Core\Pacing\Rehearsal\Plan;
 use Cathedra\Core\Pacing\RunSheet;
 
-/** Minutes a lesson with one model takes a group, squares cut before. */
+/** What a lesson with one model takes a group, squares cut before. */
 final readonly class ModelMinutes
 {
     /** Minutes; the time needed does not depend on the slot. */
@@ -29,6 +29,15 @@ final readonly class ModelMinutes
     /** @param  array<string, string>  $ways  by route or choice; others take the usual one */
     public function of(Group $group, string $slug, array $ways = []): int
     {
+        return $this->fit($group, $slug, self::ANY_SLOT, $ways)->minutes;
+    }
+
+    /**
+     * @param  int  $slot  minutes there are
+     * @param  array<string, string>  $ways
+     */
+    public function fit(Group $group, string $slug, int $slot, array $ways = []): ModelFit
+    {
         $group->loadMissing('learners');
         $plan = Plan::of(
             ($this->room)($group),
@@ -40,6 +49,15 @@ final readonly class ModelMinutes
             $this->files->teachingRules(),
         );
 
-        return LessonPlan::whole(RunSheet::of($plan, $this->rehearsals->of($plan), $this->files->times())->needed);
+        $times = $this->files->times();
+        $answer = $this->rehearsals->of($plan);
+        $bell = 60 * $slot - $times->blocks['clear'];
+
+        return new ModelFit(
+            $slug,
+            LessonPlan::whole(RunSheet::of($plan, $answer, $times)->needed),
+            $answer->doneBy($bell),
+            round($answer->allDoneBy($bell), 3),
+        );
     }
 }

@@ -25,7 +25,7 @@ final class RoomOf
             max(1, $group->size()),
             $helpers ?? $group->helpers,
             $group->age_band,
-            $this->knows[$group->id] ??= $this->known($group),
+            $group->exists ? $this->knows[$group->id] ??= $this->known($group) : [],
         );
     }
 

@@ -13,7 +13,8 @@ final readonly class BaseTimes
 
     /**
      * @param  array<string, array{fold: float, show: float}>  $folds  by kind of fold
-     * @param  array<string, array{label: string, factor: float}>  $ages  by age band
+     * @param  array<string, array{label: string, factor: float, from: float|null}>  $ages  by age band; the age of
+     *     its youngest, where it is a band of years
      * @param  float  $layersFactor  more for each layer beyond two under the crease
      * @param  float  $spread  sigma of ln(pace) between learners
      * @param  float  $alsoFactor  a step done on both sides, against one side
@@ -53,6 +54,16 @@ final readonly class BaseTimes
     ) {
     }
 
+    /** The band of those who are so many years old; the youngest band for younger ones. */
+    public function bandOf(int $years): string
+    {
+        $bands = array_filter(array_map(static fn (array $age): ?float => $age['from'], $this->ages), is_float(...));
+        asort($bands);
+        $reached = array_filter($bands, static fn (float $from): bool => $from <= $years);
+
+        return (string) (array_key_last($reached) ?? array_key_first($bands) ?? array_key_first($this->ages));
+    }
+
     /** @param  array<string, float>  $factors  by kind of fold, as taught lessons gave them */
     public function learned(array $factors): self
     {
@@ -72,6 +83,7 @@ final readonly class BaseTimes
             $ages[$age] = [
                 'label' => $file->sentence("age_factor.$age.label"),
                 'factor' => $file->number("age_factor.$age.factor", 0.1, 10),
+                'from' => $file->has("age_factor.$age.from") ? $file->number("age_factor.$age.from", 0, 99) : null,
             ];
         }
 

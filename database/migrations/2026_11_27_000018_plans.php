@@ -11,17 +11,18 @@ return new class extends Migration
 {
     public function up(): void
     {
-        if (! Schema::hasColumn('lessons', 'blocks')) {
-            Schema::table('lessons', static function (Blueprint $table): void {
-                $table->json('blocks')->nullable();
-                $table->boolean('odd')->default(false);
-            });
+        self::add('lessons', 'blocks', static fn (Blueprint $table) => $table->json('blocks')->nullable());
+        self::add('lessons', 'odd', static fn (Blueprint $table) => $table->boolean('odd')->default(false));
+        foreach (['checkpoints', 'own_times'] as $column) {
+            self::add('lesson_models', $column, static fn (Blueprint $table) => $table->json($column)->nullable());
         }
-        if (! Schema::hasColumn('lesson_models', 'checkpoints')) {
-            Schema::table('lesson_models', static function (Blueprint $table): void {
-                $table->json('checkpoints')->nullable();
-                $table->json('own_times')->nullable();
-            });
+    }
+
+    /** One column a statement, so that a migration that was killed can be run again. */
+    private static function add(string $table, string $column, Closure $how): void
+    {
+        if (! Schema::hasColumn($table, $column)) {
+            Schema::table($table, $how);
         }
     }
 

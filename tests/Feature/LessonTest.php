@@ -72,17 +72,17 @@ final class LessonTest extends TestCase
     public function testThePlanFollowsTheRoom(): void
     {
         [, $lesson] = $this->planned();
-        $minutes = fn (array $changes): int => $this->putJson(
+        $seconds = fn (array $changes): int => array_sum(array_column($this->putJson(
             "/api/lessons/{$lesson->id}",
             $this->lessonInput($lesson->group, $changes),
         )
             ->assertOk()
-            ->json('plan.needed_minutes');
-        $plain = $minutes([]);
+            ->json('plan.lines'), 'seconds'));
+        $plain = $seconds([]);
         $again = ['square_in_lesson' => true, 'policies' => ['squaring' => 'again']];
-        self::assertGreaterThan($plain, $minutes($again));
-        self::assertGreaterThan($minutes(['square_in_lesson' => true, 'policies' => null]), $minutes($again));
-        self::assertGreaterThan($plain, $minutes(['model' => 'helmet']));
+        self::assertGreaterThan($plain, $seconds($again));
+        self::assertGreaterThan($seconds(['square_in_lesson' => true, 'policies' => null]), $seconds($again));
+        self::assertGreaterThan($plain, $seconds(['model' => 'helmet']));
         self::assertFalse(
             $this->putJson(
                 "/api/lessons/{$lesson->id}",

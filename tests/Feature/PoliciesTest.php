@@ -21,7 +21,7 @@ final class PoliciesTest extends TestCase
         $usual = $this->made([]);
         self::assertSame([], $usual['setting']['policies']['says']);
         self::assertSame(
-            ['crease_with', 'exact', 'show', 'pace', 'cutting', 'squaring', 'names', 'letters'],
+            ['crease_with', 'exact', 'show', 'pace', 'cutting', 'squaring', 'names', 'letters', 'quick'],
             array_column($usual['setting']['policies']['list'], 'key'),
         );
         $twice = $this->changed($usual, ['policies' => ['show' => 'twice', 'pace' => 'wait']]);

@@ -10,6 +10,8 @@ final readonly class Answer
     /**
      * @param  list<float>  $finishes  by run, sorted: when the last learner finishes
      * @param  float  $learner  mean over all learners and runs
+     * @param  list<float>  $learners  when each hundredth of all learners of all runs is done, from the first to the
+     *     last: 101 values
      * @param  float|null  $share  mean share of the learners that is done by the bell; null without a bell
      * @param  float  $idle  minutes a learner waits for a gate, mean
      * @param  float  $queue  minutes a learner waits for help, mean
@@ -29,12 +31,21 @@ final readonly class Answer
         public array $holds,
         public array $waits,
         public array $wave,
+        public array $learners,
     ) {
     }
 
     public function mean(): float
     {
         return array_sum($this->finishes) / count($this->finishes);
+    }
+
+    /** Share of the learners that is done by then, to a hundredth. */
+    public function doneBy(float $seconds): float
+    {
+        $before = count(array_filter($this->learners, static fn (float $end): bool => $end <= $seconds));
+
+        return max(0, $before - 1) / (count($this->learners) - 1);
     }
 
     /** Share of the runs in which everybody is done by then. */

@@ -28,7 +28,8 @@ final class Rehearsal
 
     private float $served = 0.0;
 
-    private float $learners = 0.0;
+    /** @var list<float> */
+    private array $learners = [];
 
     private int $done = 0;
 
@@ -178,7 +179,7 @@ final class Rehearsal
                 $end = $gate;
             }
             $this->finishes[] = $end;
-            $this->learners += array_sum($finish);
+            array_push($this->learners, ...array_values($finish));
             if ($setting->bell !== null) {
                 foreach ($finish as $t) {
                     $t <= $setting->bell && $this->done++;
@@ -194,10 +195,12 @@ final class Rehearsal
         $helperSeconds = max(1, $this->setting->helpers) * array_sum($this->finishes);
         $finishes = $this->finishes;
         sort($finishes);
+        $learners = $this->learners;
+        sort($learners);
 
         return new Answer(
             $finishes,
-            $this->learners / $all,
+            array_sum($this->learners) / $all,
             $this->setting->bell === null ? null : $this->done / $all,
             array_sum($this->idle) / $all / 60,
             $this->queued / $all / 60,
@@ -205,6 +208,7 @@ final class Rehearsal
             array_map(static fn (float $s): float => $s / $runs, array_values($this->holds)),
             array_map(static fn (float $s): float => $s / $all, array_values($this->idle)),
             $this->wave($finishes[$runs - 1]),
+            array_map(static fn (int $p): float => Answer::quantile($learners, $p / 100), range(0, 100)),
         );
     }
 

@@ -194,12 +194,31 @@ export const useNextModels = (group: MaybeRefOrGetter<number>) =>
   })
 
 /** Minutes a lesson with each model takes a group. */
-export function useTimes(group: MaybeRefOrGetter<number | null>) {
+/** Models for a first lesson, by one sentence about it. */
+export function useFirstOffers(
+  wish: MaybeRefOrGetter<{ learners: number; years: number; minutes: number; paper: string }>,
+) {
   return useQuery({
-    queryKey: ['times', group],
+    queryKey: ['first-lesson', wish],
+    queryFn: () => answer(client.GET('/api/first-lesson', { params: { query: toValue(wish) } })),
+    retry: false,
+    placeholderData: (before) => before,
+  })
+}
+
+/** How each model would go with a group in so many minutes. */
+export function useTimes(group: MaybeRefOrGetter<number | null>, minutes: MaybeRefOrGetter<number>) {
+  const slot = computed(() => Math.min(480, Math.max(5, Math.round(Number(toValue(minutes)) || 60))))
+  return useQuery({
+    queryKey: ['times', group, slot],
     queryFn: () =>
-      answer(client.GET('/api/groups/{group}/times', { params: { path: { group: toValue(group) ?? 0 } } })),
+      answer(
+        client.GET('/api/groups/{group}/times', {
+          params: { path: { group: toValue(group) ?? 0 }, query: { minutes: slot.value } },
+        }),
+      ),
     enabled: computed(() => toValue(group) !== null),
+    placeholderData: (before) => before,
   })
 }
 

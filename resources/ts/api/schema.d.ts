@@ -308,6 +308,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/first-lesson": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["firstLessonOffers"];
+        put?: never;
+        post: operations["makeFirstLesson"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}": {
         parameters: {
             query?: never;
@@ -1119,6 +1135,16 @@ export interface components {
             title: string;
             /** @description step of the model at which the passage begins */
             first: number;
+        };
+        ModelFit: {
+            /** @description How a lesson with one model, squares cut before, would go with a group. */
+            slug: string;
+            /** @description enough in nine of ten such rooms */
+            minutes: number;
+            /** @description of the learners that is done in the slot asked for, clearing up left for after */
+            share: number;
+            /** @description share of such rooms in which all are */
+            everybody: number;
         };
         OutlookData: {
             /** @description minutes until the last learner is done: in one, five and nine of ten such rooms */
@@ -2400,7 +2426,9 @@ export interface operations {
     };
     times: {
         parameters: {
-            query?: never;
+            query?: {
+                minutes?: number;
+            };
             header?: never;
             path: {
                 group: number;
@@ -2409,16 +2437,13 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description minutes a lesson with each model takes this group, paper squared before */
+            /** @description how a lesson with each model would go with this group, paper squared before */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": {
-                        slug: string;
-                        minutes: number;
-                    }[];
+                    "application/json": components["schemas"]["ModelFit"][];
                 };
             };
         };
@@ -2575,6 +2600,62 @@ export interface operations {
         };
         responses: {
             /** @description made */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonData"];
+                };
+            };
+        };
+    };
+    firstLessonOffers: {
+        parameters: {
+            query: {
+                learners: number;
+                years: number;
+                minutes: number;
+                paper: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description models that they finish in that time with that paper */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ModelFit"][];
+                };
+            };
+        };
+    };
+    makeFirstLesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    learners: number;
+                    years: number;
+                    minutes: number;
+                    paper: string;
+                    model: string;
+                    starts_at: string;
+                };
+            };
+        };
+        responses: {
+            /** @description the group by numbers, the paper and the lesson */
             201: {
                 headers: {
                     [name: string]: unknown;

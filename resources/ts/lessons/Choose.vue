@@ -7,6 +7,7 @@ import { useGroups, useMe, useModels, useSaveLesson, useStocks, useTimes } from 
 import { later, wallNow } from '../parts/clock'
 import FoldPicture from '../parts/FoldPicture.vue'
 import { useRemoving } from '../bin/useRemoving'
+import FitOf from './FitOf.vue'
 import { inputOf, modelsOf } from './input'
 import { useBounds } from '../parts/bounds'
 
@@ -33,9 +34,6 @@ const form = ref({
   helpers: props.lesson?.setting.helpers ?? 0,
   further: props.lesson ? modelsOf(props.lesson).slice(1) : [],
 })
-/** Minutes each model takes the group, against the slot. */
-const times = useTimes(() => form.value.group)
-const takes = (slug: string) => times.data.value?.find((one) => one.slug === slug)?.minutes
 const slot = computed(() => {
   const [from, until] = [form.value.from, form.value.until].map((at) => {
     const [h = 0, m = 0] = at.split(':').map(Number)
@@ -43,6 +41,9 @@ const slot = computed(() => {
   })
   return (until ?? 0) - (from ?? 0)
 })
+const times = useTimes(() => form.value.group, slot)
+const fitOf = (slug: string) => times.data.value?.find((one) => one.slug === slug)
+const learners = computed(() => groups.data.value?.find((g) => g.id === form.value.group)?.learners.length ?? 0)
 const titleOf = (slug: string) => models.data.value?.find((m) => m.slug === slug)?.title ?? slug
 const others = computed(() =>
   (models.data.value ?? []).filter(
@@ -52,7 +53,14 @@ const others = computed(() =>
 function add(event: Event) {
   const select = event.target as HTMLSelectElement
   if (select.value !== '') {
-    form.value.further.push({ model: select.value, ways: usualWays(select.value), side_mm: null, times: 1, own_times: {}, checkpoints: {} })
+    form.value.further.push({
+      model: select.value,
+      ways: usualWays(select.value),
+      side_mm: null,
+      times: 1,
+      own_times: {},
+      checkpoints: {},
+    })
   }
   select.value = ''
 }
@@ -223,9 +231,8 @@ async function remove() {
           <span
             ><b>{{ m.title }}</b
             ><br /><span>{{ t('choose.steps', { n: m.steps, d: m.difficulty, age: m.age_from }) }}</span
-            ><template v-if="takes(m.slug) !== undefined"
-              >, <b :class="{ over: (takes(m.slug) ?? 0) > slot }">{{ t('choose.minutes', { n: takes(m.slug) }) }}</b>
-            </template></span
+            ><FitOf v-if="fitOf(m.slug)" :fit="fitOf(m.slug)!" :slot-minutes="slot" :learners="learners"
+          /></span
           >
         </label>
       </fieldset>
@@ -258,8 +265,6 @@ async function remove() {
 }
 .model.chosen { background: var(--tide); color: white; }
 .model input { width: 22px; height: 22px; accent-color: var(--tide-deep); }
-.over { color: var(--warn); }
-.chosen .over { color: white; text-decoration: underline; }
 .picture { height: 84px; background: var(--paper); padding: 4px; }
 .further { grid-column: 1 / -1; display: flex; flex-wrap: wrap; gap: 6px 18px; align-items: center; }
 .further select { margin-left: auto; }

@@ -2,18 +2,23 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { LessonCard } from '../api/client'
-import { useGroups, useHome, useModels, useStocks } from '../api/queries'
+import { useGroups, useHome, useModels } from '../api/queries'
 import AskState from '../parts/AskState.vue'
 import { clock, day } from '../parts/clock'
 import FoldPicture from '../parts/FoldPicture.vue'
+import FirstLesson from './FirstLesson.vue'
 import LessonStrip from './LessonStrip.vue'
 
 const { t } = useI18n()
 const home = useHome()
 const models = useModels()
 const groups = useGroups()
-const stocks = useStocks()
 const next = computed(() => home.data.value?.next ?? null)
+/** Nothing planned and nothing taught yet. */
+const isNew = computed(() => {
+  const { next, coming = [], taught = [] } = home.data.value ?? {}
+  return !next && coming.length === 0 && taught.length === 0
+})
 const picture = computed(() => models.data.value?.find((m) => m.slug === next.value?.model)?.picture)
 const when = (at: string) => day(at, { today: t('home.today'), tomorrow: t('home.tomorrow') })
 
@@ -73,23 +78,19 @@ const room = (card: LessonCard) =>
         </div>
       </div>
     </section>
+    <section v-else-if="isNew"><FirstLesson /></section>
     <section v-else class="sheet stack empty">
       <h1>{{ t('home.none') }}</h1>
       <p>{{ t('home.noneText') }}</p>
       <div class="row">
-        <v-btn v-if="groups.data.value?.length === 0" color="primary" :to="{ name: 'groups' }">{{
-          t('home.firstGroup')
-        }}</v-btn>
-        <v-btn v-if="stocks.data.value?.length === 0" variant="outlined" :to="{ name: 'cupboard' }">{{
-          t('home.firstPaper')
-        }}</v-btn>
-        <v-btn v-if="groups.data.value?.length" color="primary" :to="{ name: 'new-lesson' }">{{
-          t('home.newLesson')
-        }}</v-btn>
+        <v-btn color="primary" :to="{ name: 'new-lesson' }">{{ t('home.newLesson') }}</v-btn>
       </div>
     </section>
+    <p v-if="isNew && groups.data.value?.length" class="row">
+      <RouterLink :to="{ name: 'new-lesson' }">{{ t('home.newLesson') }}</RouterLink>
+    </p>
     <LessonStrip v-if="next" :card="next" open="teach" />
-    <div class="below">
+    <div v-if="!isNew" class="below">
       <section>
         <h2>{{ t('home.coming') }}</h2>
         <p v-if="home.data.value.coming.length === 0" class="quiet entry">{{ t('home.nothingComing') }}</p>

@@ -19,7 +19,12 @@ const props = defineProps<{
 const W = 800
 const H = 300
 const total = computed(() =>
-  Math.max(props.plan.slot_minutes * 60, props.plan.needed_minutes * 60, props.wave?.at(-1)?.t ?? 0, props.other?.at(-1)?.t ?? 0),
+  Math.max(
+    props.plan.slot_minutes * 60,
+    props.plan.needed_minutes * 60,
+    props.wave?.at(-1)?.t ?? 0,
+    props.other?.at(-1)?.t ?? 0,
+  ),
 )
 const steps = computed(() => Math.max(1, ...props.plan.lines.map((l) => l.step ?? 0)))
 const x = (s: number) => 44 + (s / total.value) * (W - 100)

@@ -76,12 +76,22 @@ const { models, groups, wish, group, folds, occasions, does, fitting, others, al
       {{ t('shelf.none') }} <button type="button" class="again" @click="all">{{ t('shelf.all') }}</button>
     </p>
     <div class="board">
-      <ShelfTile v-for="one in fitting" :key="one.model.slug" :placed="one" :group="group?.name" />
+      <ShelfTile
+        v-for="one in fitting"
+        :key="one.model.slug"
+        :placed="one"
+        :group="group?.name"
+        :learners="group?.learners.length ?? 0" />
     </div>
     <template v-if="others.length">
       <p class="quiet not">{{ t('shelf.notFor', { n: others.length, group: group?.name ?? '' }) }}</p>
       <div class="board">
-        <ShelfTile v-for="one in others" :key="one.model.slug" :placed="one" :group="group?.name" />
+        <ShelfTile
+          v-for="one in others"
+          :key="one.model.slug"
+          :placed="one"
+          :group="group?.name"
+          :learners="group?.learners.length ?? 0" />
       </div>
     </template>
     <p class="mt-6">

@@ -1,11 +1,13 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import FoldPicture from '../parts/FoldPicture.vue'
 import type { Placed } from './useWishes'
 
 /** A model standing on the shelf: its picture, its name, and what it would take. */
-defineProps<{ placed: Placed; group: string | undefined }>()
+const props = defineProps<{ placed: Placed; group: string | undefined; learners: number }>()
 const { t } = useI18n()
+const done = computed(() => Math.round((props.placed.fit?.share ?? 0) * props.learners))
 </script>
 
 <template>
@@ -22,8 +24,10 @@ const { t } = useI18n()
         }}<template v-if="placed.model.scissors">, {{ t('shelf.cuts') }}</template></span
       >
       <b v-if="group && placed.youngest !== null" class="warn">{{ t('shelf.tooYoung', { n: placed.youngest }) }}</b>
-      <b v-else-if="group && placed.over > 0" class="warn">{{ t('shelf.tooLong', { n: placed.over }) }}</b>
-      <b v-else-if="group" class="good">{{ t('shelf.minutesOnly', { n: placed.minutes ?? '…' }) }}</b>
+      <b v-else-if="group && placed.over > 0" class="warn"
+        >{{ t('shelf.tooLong', { n: placed.over }) }}, {{ t('fit.share', { done, of: learners }) }}</b
+      >
+      <b v-else-if="group" class="good">{{ t('shelf.minutesOnly', { n: placed.fit?.minutes ?? '…' }) }}</b>
       <span v-if="placed.fresh?.length" class="facts">{{ t('shelf.fresh', { what: placed.fresh.join(', ') }) }}</span>
       <span v-else-if="placed.fresh" class="facts">{{ t('shelf.allKnown') }}</span>
       <span v-else-if="placed.model.opened" class="facts">{{ t('shelf.openedShort') }}</span>

@@ -1,6 +1,6 @@
-import { useSessionStorage } from '@vueuse/core'
+import { useDebounce, useSessionStorage } from '@vueuse/core'
 import { computed } from 'vue'
-import type { GroupData, ModelSummary } from '../api/client'
+import type { GroupData, ModelFit, ModelSummary } from '../api/client'
 import { useFoldStanding, useGroups, useModels, useTimes } from '../api/queries'
 import { finishedSize, matches, newFolds, type Wish } from './wishes'
 
@@ -12,8 +12,8 @@ const NOTHING: Wish = {
 /** A model of the shelf as it fits what is wished. */
 export interface Placed {
   model: ModelSummary
-  /** minutes a lesson with it takes the group */
-  minutes: number | undefined
+  /** how a lesson with it would go with the group */
+  fit: ModelFit | undefined
   /** names of folds that most of the group have not made yet; null without a group */
   fresh: string[] | null
   /** years, where the group is younger */
@@ -29,20 +29,21 @@ export function useWishes() {
   /** What was wished is kept while the tab is open, so that a look at a model loses nothing. */
   const wish = useSessionStorage<Wish>('shelf', { ...NOTHING }, { mergeDefaults: true })
   const group = computed<GroupData | undefined>(() => groups.data.value?.find((g) => g.id === wish.value.group))
-  const times = useTimes(() => group.value?.id ?? null)
+  const slot = useDebounce(computed(() => Number(wish.value.minutes || 0)), 200)
+  const times = useTimes(() => group.value?.id ?? null, slot)
   const standing = useFoldStanding(() => group.value?.id ?? null)
-  const minutes = computed(() => new Map((times.data.value ?? []).map((m) => [m.slug, m.minutes])))
+  const fit = computed(() => new Map((times.data.value ?? []).map((m) => [m.slug, m])))
 
   const placed = computed(() =>
     (models.data.value ?? []).map((model): Placed => {
-      const needed = group.value ? minutes.value.get(model.slug) : undefined
+      const own = group.value ? fit.value.get(model.slug) : undefined
       const old = group.value?.oldest ?? Infinity
       return {
         model,
-        minutes: needed,
+        fit: own,
         fresh: group.value && standing.data.value ? newFolds(model, standing.data.value) : null,
         youngest: model.age_from > old ? model.age_from : null,
-        over: Math.max(0, (needed ?? 0) - Number(wish.value.minutes || 0)),
+        over: Math.max(0, (own?.minutes ?? 0) - Number(wish.value.minutes || 0)),
       }
     }),
   )
