@@ -9,6 +9,7 @@ use App\Bin\BinController;
 use App\Groups\GroupController;
 use App\Lessons\FirstLessonController;
 use App\Lessons\HomeController;
+use App\Lessons\LearnedController;
 use App\Lessons\LessonController;
 use App\Lessons\WaysController;
 use App\Paper\BenchController;
@@ -66,6 +67,8 @@ Route::middleware(['auth', 'limits', 'quota'])->group(function (): void {
     Route::get('square-check', [MeasureController::class, 'square']);
     Route::get('display-string', [MeasureController::class, 'display']);
 
+    Route::get('learned', [LearnedController::class, 'show']);
+    Route::put('lessons/{lesson}/odd', [LearnedController::class, 'leaveOut']);
     Route::get('first-lesson', [FirstLessonController::class, 'offers']);
     Route::post('first-lesson', [FirstLessonController::class, 'make']);
     Route::apiResource('lessons', LessonController::class);

@@ -38,10 +38,10 @@ final readonly class FirstLesson
     }
 
     /** @return list<ModelFit> the easiest that fit first, then those that fit nearly */
-    public function offers(FirstWish $wish): array
+    public function offers(Organisation $organisation, FirstWish $wish): array
     {
         $this->shelf->prime();
-        $group = $this->group($wish);
+        $group = $this->group($organisation, $wish);
         $stock = $this->stock($wish->paper);
         $found = [];
         foreach (array_map($this->shelf->facts(...), $this->shelf->slugs()) as $facts) {
@@ -59,7 +59,7 @@ final readonly class FirstLesson
     public function make(Organisation $organisation, FirstWish $wish, string $model, string $startsAt): Lesson
     {
         return Transaction::run(function () use ($organisation, $wish, $model, $startsAt): Lesson {
-            $plain = $this->group($wish);
+            $plain = $this->group($organisation, $wish);
             $group = ($this->saveGroup)(new Group(['organisation_id' => $organisation->id]), [
                 'name' => $this->freeName($organisation, $wish->learners),
                 'age_band' => $plain->age_band,
@@ -102,9 +102,13 @@ final readonly class FirstLesson
     }
 
     /** A group that is not saved. */
-    private function group(FirstWish $wish): Group
+    private function group(Organisation $organisation, FirstWish $wish): Group
     {
-        $group = new Group(['age_band' => $this->files->times()->bandOf($wish->years), 'helpers' => 0]);
+        $group = new Group([
+            'organisation_id' => $organisation->id,
+            'age_band' => $this->files->times()->bandOf($wish->years),
+            'helpers' => 0,
+        ]);
         $group->setRelation('learners', new Collection(array_map(
             static fn (int $seat): Learner => new Learner(['name' => (string) $seat, 'seat' => $seat]),
             range(1, $wish->learners),

@@ -16,7 +16,7 @@ final class FirstLessonController extends Controller
 
     public function offers(FirstLessonRequest $request): JsonResponse
     {
-        return response()->json($this->first->offers($request->wish()));
+        return response()->json($this->first->offers($request->organisation(), $request->wish()));
     }
 
     public function make(FirstLessonRequest $request): JsonResponse

@@ -21,12 +21,13 @@ final readonly class LessonForecast
         private LessonPlan $plan,
         private ModelShelf $shelf,
         private LibraryFiles $files,
+        private LearnedTimes $learned,
     ) {
     }
 
     public function of(Lesson $lesson): ForecastData
     {
-        $times = $this->files->times();
+        $times = $this->learned->times($lesson->organisation_id);
         $programme = Programme::of($lesson, $this->shelf);
         $ways = $lesson->started_at === null ? $this->ways($programme) : [];
         $forecast = Forecast::of(
@@ -56,7 +57,7 @@ final readonly class LessonForecast
                 'way' => $l->other === null ? null : $ways[$l->other],
                 'then' => OutlookData::of($l->then),
             ], $forecast->levers),
-            $times->source,
+            $this->learned->said($lesson->organisation_id),
         );
     }
 

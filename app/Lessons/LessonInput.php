@@ -24,7 +24,6 @@ use App\Support\Api\Shape;
     'policies?' => '?{string}',
     'prepared?' => 'integer',
     'blocks?' => '?#BlocksInput',
-    'odd?' => 'boolean',
     'version?' => 'integer',
 ], [
     'models' => 'in the order they are taught',
@@ -34,7 +33,6 @@ use App\Support\Api\Shape;
     'policies' => 'option by policy; null or left out of it: as usual',
     'prepared' => 'steps of the first model that are folded before the lesson',
     'blocks' => 'their order, and minutes where they are not as usual; null: all as usual',
-    'odd' => 'nothing is to be learned from its times',
     'version' => 'the one that was changed; another answers 409',
 ])]
 final class LessonInput

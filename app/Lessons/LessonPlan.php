@@ -5,9 +5,6 @@ declare(strict_types=1);
 namespace App\Lessons;
 
 use App\Models\Lesson;
-use App\Paper\Kits;
-use App\Shelf\ModelFacts;
-use App\Support\LibraryFiles;
 use Cathedra\Core\Pacing\Rehearsal\Plan;
 use Cathedra\Core\Pacing\RunSheet;
 use Cathedra\Core\Pacing\Timeline;
@@ -16,10 +13,9 @@ use Cathedra\Core\Pacing\Timeline;
 final readonly class LessonPlan
 {
     public function __construct(
-        private Kits $kits,
-        private LibraryFiles $files,
-        private PoliciesOf $policies,
+        private PlanOf $plan,
         private RoomOf $room,
+        private LearnedTimes $learned,
         private Rehearsals $rehearsals,
     ) {
     }
@@ -27,30 +23,15 @@ final readonly class LessonPlan
     public function of(Lesson $lesson, Programme $programme): RunSheet
     {
         $plan = $this->rehearsable($lesson, $programme);
+        $times = $this->learned->times($lesson->organisation_id);
 
-        return RunSheet::of($plan, $this->rehearsals->of($plan), $this->files->times());
+        return RunSheet::of($plan, $this->rehearsals->of($plan, $times), $times);
     }
 
     /** The lesson as a room that can be rehearsed. */
     public function rehearsable(Lesson $lesson, Programme $programme): Plan
     {
-        return Plan::of(
-            ($this->room)($lesson->group, $lesson->helpers),
-            $programme->loads(),
-            $lesson->minutes,
-            $this->squaring($lesson, $programme),
-            $lesson->decorate,
-            $this->policies->chosen($lesson),
-            $this->files->teachingRules(),
-            self::timeline($lesson),
-        );
-    }
-
-    public static function timeline(Lesson $lesson): Timeline
-    {
-        return $lesson->blocks === null
-            ? Timeline::usual($lesson->decorate)
-            : Timeline::of($lesson->blocks['order'], $lesson->blocks['minutes'])->decorating($lesson->decorate);
+        return ($this->plan)($lesson, $programme, ($this->room)($lesson->group, $lesson->helpers));
     }
 
     /**
@@ -60,9 +41,9 @@ final readonly class LessonPlan
      */
     public function blocks(Lesson $lesson, Programme $programme): array
     {
-        $timeline = self::timeline($lesson);
-        $squaring = $this->squaring($lesson, $programme);
-        $times = $this->files->times();
+        $timeline = PlanOf::timeline($lesson);
+        $squaring = $this->plan->squaring($lesson, $programme);
+        $times = $this->learned->times($lesson->organisation_id);
 
         return array_map(static fn (string $key): array => [
             'key' => $key,
@@ -74,17 +55,6 @@ final readonly class LessonPlan
             'out' => $key !== Timeline::FOLDING
                 && $timeline->seconds($key, $squaring, $lesson->decorate, $times) <= 0.0,
         ], $timeline->order);
-    }
-
-    /** Seconds of making squares in the lesson. */
-    private function squaring(Lesson $lesson, Programme $programme): int
-    {
-        $factor = $this->files->times()->ages[$lesson->group->age_band]['factor'] ?? 1;
-        $squares = count(array_filter($programme->models(), static fn (ModelFacts $m): bool => $m->ratio === 1.0));
-
-        return $lesson->square_in_lesson
-            ? $squares * (int) round($this->kits->squaringSeconds($lesson->method) * $factor)
-            : 0;
     }
 
     /** Minutes the lesson needs, a begun one counted as a whole one. */

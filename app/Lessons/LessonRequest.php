@@ -82,7 +82,6 @@ final class LessonRequest extends ApiRequest
             'models.*.own_times' => ['sometimes', 'array', 'max:200', $this->areOwnTimes($shelf)],
             'models.*.checkpoints' => ['sometimes', 'array', 'max:200', $this->areCheckpoints($shelf)],
             'blocks' => ['sometimes', 'nullable', 'array:order,minutes', $this->areBlocks(...)],
-            'odd' => ['sometimes', 'boolean'],
             'version' => ['sometimes', 'integer', 'between:'.Bounds::VERSION],
         ];
     }

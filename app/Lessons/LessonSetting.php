@@ -9,7 +9,7 @@ use OpenApi\Attributes as OA;
 /** How a lesson is set up, as its form sends it back. */
 #[OA\Schema(required: [
     'helpers', 'stock_ids', 'method', 'square_in_lesson', 'prefer', 'helpers_cut', 'decorate', 'materials', 'policies',
-    'odd', 'version',
+    'version',
 ])]
 final readonly class LessonSetting
 {
@@ -50,8 +50,6 @@ final readonly class LessonSetting
         public array $materials,
         #[OA\Property(ref: '#/components/schemas/PoliciesData')]
         public PoliciesData $policies,
-        #[OA\Property(description: 'nothing is learned from its times')]
-        public bool $odd,
         #[OA\Property(description: 'goes up with every change; send back the one that was changed')]
         public int $version,
     ) {

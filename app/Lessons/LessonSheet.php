@@ -57,6 +57,7 @@ final readonly class LessonSheet
         private ModelMinutes $minutes,
         private LessonPlan $plan,
         private PoliciesOf $policies,
+        private LearnedTimes $learned,
     ) {
     }
 
@@ -83,7 +84,7 @@ final readonly class LessonSheet
                 $lesson->minutes,
                 intdiv($plan->spare(), 60),
                 $plan->spare() >= 0,
-                $this->files->times()->source,
+                $this->learned->said($lesson->organisation_id),
             ),
             $events,
             $this->record->of($lesson, $log, $programme),
@@ -209,7 +210,6 @@ final readonly class LessonSheet
             $lesson->decorate,
             $this->kits->offered($lesson, $programme),
             $this->policies->data($lesson, $programme),
-            $lesson->odd,
             $lesson->version,
         );
     }

@@ -41,6 +41,16 @@ use App\Support\Api\Removes;
 #[Reads('/lessons/{lesson}', 'lesson', 'with all stages', '#LessonData')]
 #[Changes('/lessons/{lesson}', 'changeLesson', 'changed', '#LessonData', takes: '#LessonInput')]
 #[Reads('/lessons/{lesson}/forecast', 'forecast', 'rehearsed many times, and what would help', '#ForecastData')]
+#[Reads('/learned', 'learned', 'what taught lessons say of times', '#LearnedData')]
+#[
+    Changes(
+        '/lessons/{lesson}/odd',
+        'leaveOut',
+        'left out of learning, or not',
+        '#LearnedData',
+        takes: ['odd' => 'boolean'],
+    ),
+]
 #[Removes('/lessons/{lesson}', 'removeLesson', 'put into the bin', '#BinEntry', query: ['sure?' => 'boolean'])]
 #[Changes('/lessons/{lesson}/ticks', 'tick', 'kept', takes: ['key' => 'string', 'done' => 'boolean'])]
 #[

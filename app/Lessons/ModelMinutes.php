@@ -22,6 +22,7 @@ final readonly class ModelMinutes
         private ModelShelf $shelf,
         private LibraryFiles $files,
         private RoomOf $room,
+        private LearnedTimes $learned,
         private Rehearsals $rehearsals,
     ) {
     }
@@ -49,8 +50,8 @@ final readonly class ModelMinutes
             $this->files->teachingRules(),
         );
 
-        $times = $this->files->times();
-        $answer = $this->rehearsals->of($plan);
+        $times = $this->learned->times($group->organisation_id);
+        $answer = $this->rehearsals->of($plan, $times);
         $bell = 60 * $slot - $times->blocks['clear'];
 
         return new ModelFit(

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Lessons;
 
-use App\Support\LibraryFiles;
 use Cathedra\Core\Pacing\Rehearsal\Answer;
 use Cathedra\Core\Pacing\Rehearsal\Forecast;
 use Cathedra\Core\Pacing\Rehearsal\Plan;
+use Cathedra\Core\Rules\BaseTimes;
 use Illuminate\Contracts\Cache\Repository;
 
 /** Plans that were rehearsed, kept by all that the answer depends on; safe to delete at any time. */
@@ -22,13 +22,12 @@ final class Rehearsals
     /** @var array<string, Answer> of this request */
     private array $answers = [];
 
-    public function __construct(private readonly LibraryFiles $files, private readonly Repository $cache)
+    public function __construct(private readonly Repository $cache)
     {
     }
 
-    public function of(Plan $plan): Answer
+    public function of(Plan $plan, BaseTimes $times): Answer
     {
-        $times = $this->files->times();
         $key = 'rehearsal:'.self::VERSION.':'.hash('xxh128', serialize($plan->setting($times)));
 
         return $this->answers[$key] ??= $this->cache->remember(

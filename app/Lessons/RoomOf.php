@@ -7,15 +7,13 @@ namespace App\Lessons;
 use App\Groups\FoldStanding;
 use App\Groups\FoldStandingData;
 use App\Models\Group;
+use App\Support\Once;
 use Cathedra\Core\Pacing\Room;
 
 /** A group as the room of a lesson: who is there, and what they can fold already. */
-final class RoomOf
+final readonly class RoomOf
 {
-    /** @var array<int, list<string>> kinds of fold by group, of this request */
-    private array $knows = [];
-
-    public function __construct(private readonly FoldStanding $standing)
+    public function __construct(private FoldStanding $standing, private LearnedTimes $learned)
     {
     }
 
@@ -25,7 +23,8 @@ final class RoomOf
             max(1, $group->size()),
             $helpers ?? $group->helpers,
             $group->age_band,
-            $group->exists ? $this->knows[$group->id] ??= $this->known($group) : [],
+            $group->exists ? Once::aRequest("knows:{$group->id}", fn (): array => $this->known($group)) : [],
+            $group->exists ? $this->learned->of($group->organisation_id)->pace((string) $group->id) : 1.0,
         );
     }
 

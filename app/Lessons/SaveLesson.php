@@ -34,7 +34,6 @@ final readonly class SaveLesson
         'policies' => 'policies',
         'prepared' => 'steps folded before',
         'blocks' => 'blocks',
-        'odd' => 'learning from it',
     ];
 
     /**

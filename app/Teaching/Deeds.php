@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Teaching;
 
+use Carbon\CarbonImmutable;
 use Cathedra\Core\Lesson\EventKind;
 use Cathedra\Core\Lesson\Finish;
 use Cathedra\Core\Lesson\WayChange;
@@ -25,13 +26,13 @@ final class Deeds
      *     key?: string}  $with
      * @return Given
      */
-    public static function make(EventKind $kind, array $with = [], int $ms = 946_684_800_000): array
+    public static function make(EventKind $kind, array $with = [], ?int $ms = null): array
     {
         return [
             'key' => $with['key'] ?? (string) Str::uuid(),
             'kind' => $kind,
             'device' => 'server',
-            'device_ms' => $ms,
+            'device_ms' => $ms ?? CarbonImmutable::now()->getTimestampMs(),
             'after' => 0,
             'learner' => $with['learner'] ?? null,
             'step' => $with['step'] ?? null,

@@ -38,6 +38,16 @@ final class DatabaseSeeder extends Seeder
 
     private const LUNCH = ['Edwin', 'Fay', 'Greta', 'Hugo', 'Ines', 'Jonas', 'Kaja', 'Leif', 'Mira', 'Nils'];
 
+    private const TEENS = [
+        'Abe', 'Britt', 'Cem', 'Dora', 'Eli', 'Frida', 'Goran', 'Hedda', 'Ilya', 'Jette', 'Kofi', 'Luz',
+    ];
+
+    /** Models of the term, from simple folds to the crane and beyond. */
+    private const TERM = [
+        'cat-face', 'drinking-cup', 'helmet', 'fortune-teller', 'fir-tree', 'house', 'whale', 'swan', 'crane',
+        'flapping-bird', 'crane', 'flapping-bird',
+    ];
+
     public function run(): void
     {
         if (Organisation::query()->exists()) {
@@ -83,6 +93,8 @@ final class DatabaseSeeder extends Seeder
         $start = $today->lessThan($four)
             ? $four
             : min($today->addHour()->startOfHour(), $today->setTime(22, 59));
+        $teens = $this->group($library, 'Thursday folders', 'teen', 2, self::TEENS);
+        $this->history($teens, $a4, $four);
         $this->taught($juniors, 'dog-face', $a4, $four->subDays(14), 40, 6);
         $this->taught($juniors, 'drinking-cup', $a4, $four->subDays(7), 60, 7);
         $this->lesson($juniors, 'helmet', $a4, $start, 60, false);
@@ -94,6 +106,18 @@ final class DatabaseSeeder extends Seeder
         $two->models()->create(['place' => 1, 'model' => 'whale', 'side_mm' => 148]);
         $two->chosen()->attach($a4->id, ['place' => 1]);
         $a4->update(['count' => 16]); // counted anew after the lessons taught
+    }
+
+    /** A term of a group that times were learned from: twelve weeks, the last of them three weeks ago. */
+    private function history(Group $group, Stock $stock, CarbonImmutable $four): void
+    {
+        $lead = User::query()->where('organisation_id', $group->organisation_id)->firstOrFail();
+        $played = app(PlayedLessons::class);
+        foreach (self::TERM as $i => $model) {
+            $at = $four->addHour()->subWeeks(count(self::TERM) + 2 - $i);
+            $lesson = $this->lesson($group, $model, $stock, $at, 90, true);
+            $played->play($lesson->refresh(), $lead, 1 + $i);
+        }
     }
 
     /** @param  list<string>  $names */

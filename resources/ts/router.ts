@@ -48,6 +48,12 @@ export const router = createRouter({
       meta: { title: 'Model' },
     },
     {
+      path: '/learned',
+      name: 'learned',
+      component: () => import('./lessons/Learned.vue'),
+      meta: { title: 'What lessons taught' },
+    },
+    {
       path: '/patterns',
       name: 'patterns',
       component: () => import('./shelf/Pattern.vue'),

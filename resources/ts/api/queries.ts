@@ -194,6 +194,10 @@ export const useNextModels = (group: MaybeRefOrGetter<number>) =>
   })
 
 /** Minutes a lesson with each model takes a group. */
+/** What taught lessons say of times. */
+export const useLearned = () =>
+  useQuery({ queryKey: ['learned'], queryFn: () => answer(client.GET('/api/learned')) })
+
 /** Models for a first lesson, by one sentence about it. */
 export function useFirstOffers(
   wish: MaybeRefOrGetter<{ learners: number; years: number; minutes: number; paper: string }>,

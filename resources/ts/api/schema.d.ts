@@ -356,6 +356,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/learned": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["learned"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson}/odd": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["leaveOut"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/ticks": {
         parameters: {
             query?: never;
@@ -966,6 +998,40 @@ export interface components {
                 names: string[];
             }[];
         };
+        LearnedData: {
+            /** @description that were learned from */
+            marks: number;
+            /** @description times an estimate, between which eight of ten truths lie before anything is seen */
+            before: {
+                low: number;
+                high: number;
+            };
+            folds: {
+                kind: string;
+                name: string;
+                estimate: number;
+                seconds: number;
+                low: number;
+                high: number;
+                marks: number;
+            }[];
+            groups: {
+                id: number;
+                name: string;
+                pace: number;
+                low: number;
+                high: number;
+                marks: number;
+            }[];
+            lessons: {
+                id: number;
+                title: string;
+                group: string;
+                starts_at: string;
+                marks: number;
+                odd: boolean;
+            }[];
+        };
         /** @description A lesson in one line, with the figure of each of its stages. */
         LessonCard: {
             id: number;
@@ -1045,8 +1111,6 @@ export interface components {
             /** @description steps of the first model that are folded before the lesson */
             prepared?: number;
             blocks?: components["schemas"]["BlocksInput"] | null;
-            /** @description nothing is to be learned from its times */
-            odd?: boolean;
             /** @description the one that was changed; another answers 409 */
             version?: number;
         };
@@ -1118,8 +1182,6 @@ export interface components {
                 unfit: string | null;
             }[];
             policies: components["schemas"]["PoliciesData"];
-            /** @description nothing is learned from its times */
-            odd: boolean;
             /** @description goes up with every change; send back the one that was changed */
             version: number;
         };
@@ -2756,6 +2818,54 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ForecastData"];
+                };
+            };
+        };
+    };
+    learned: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what taught lessons say of times */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LearnedData"];
+                };
+            };
+        };
+    };
+    leaveOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    odd: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description left out of learning, or not */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LearnedData"];
                 };
             };
         };

@@ -91,7 +91,7 @@ async function make(model: string) {
   border-bottom: 3px solid var(--tide); padding: 2px 6px; height: 50px;
 }
 .sentence input { width: 4.4rem; }
-.sentence select { max-width: 100%; }
+.sentence select { max-width: min(100%, 17rem); }
 .offers { display: grid; grid-template-columns: repeat(auto-fill, minmax(170px, 1fr)); gap: 18px; margin: 12px 0 18px; }
 .old { opacity: 0.55; }
 .offers button { display: grid; gap: 2px; text-align: left; background: var(--paper-shade); padding: 14px; }

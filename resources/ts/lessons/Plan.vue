@@ -103,7 +103,9 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
         :because="(n) => step(n)?.reasons[0] ?? ''"
         @change="change" />
       <Policies :lesson="lesson" @change="change" />
-      <p class="quiet">{{ t('plan.source', { source: plan.source }) }}</p>
+      <p class="quiet">
+        {{ plan.source }} <RouterLink :to="{ name: 'learned' }">{{ t('learned.link') }}</RouterLink>
+      </p>
     </section>
     <section class="sheet run">
       <h2>{{ t('plan.run') }}</h2>

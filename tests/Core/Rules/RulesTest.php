@@ -127,7 +127,8 @@ final class RulesTest extends TestCase
         yield 'no source of folds' => ['folds', 'source', null];
         $times = [
             'age_factor.young.factor', 'layers_factor', 'slowest_spread', 'own_spread',
-            'miss_factor', 'repeat_factor', 'repeat_show', 'known_factor', 'known_stuck', 'small_factor', 'small_mm',
+            'miss_factor', 'repeat_factor', 'repeat_show', 'known_factor', 'known_stuck', 'small_factor',
+            'small_mm', 'prior_marks',
             'also_factor', 'help_seconds', 'stuck_rate',
             'stuck_rate.5', 'blocks.arrive', 'blocks.decorate',
         ];

@@ -1,0 +1,204 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Lessons;
+
+use App\Models\FinishRecord;
+use App\Models\Lesson;
+use App\Shelf\FoldCatalogue;
+use App\Shelf\ModelShelf;
+use App\Support\LibraryFiles;
+use App\Support\Once;
+use App\Teaching\LessonLog;
+use Cathedra\Core\Pacing\Learning\Learned;
+use Cathedra\Core\Pacing\Learning\Mark;
+use Cathedra\Core\Pacing\Learning\Marks;
+use Cathedra\Core\Pacing\ModelLoad;
+use Cathedra\Core\Pacing\Room;
+use Cathedra\Core\Progress\FoldEvidence;
+use Cathedra\Core\Rules\BaseTimes;
+use Illuminate\Contracts\Cache\Repository;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Relations\Relation;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * What an organisation's taught lessons say of times: of each kind of fold and of each group's pace. Kept until a
+ * lesson is taught, left out or corrected; safe to delete at any time.
+ */
+final readonly class LearnedTimes
+{
+    /** Lessons that are looked at, the newest; what was years ago tells little of today's groups. */
+    private const LESSONS = 60;
+
+    private const KEPT_DAYS = 30;
+
+    public function __construct(
+        private LibraryFiles $files,
+        private ModelShelf $shelf,
+        private PlanOf $plan,
+        private FoldCatalogue $catalogue,
+        private LessonLog $log,
+        private Repository $cache,
+    ) {
+    }
+
+    /** The library's times with what was learned. */
+    public function times(?int $organisation): BaseTimes
+    {
+        $times = $this->files->times();
+
+        return $organisation === null ? $times : $times->learned($this->of($organisation)->factors());
+    }
+
+    public function of(int $organisation): Learned
+    {
+        return $this->kept($organisation)['learned'];
+    }
+
+    /** @return array<int, int> marks that were learned from, by lesson */
+    public function marks(int $organisation): array
+    {
+        return $this->kept($organisation)['marks'];
+    }
+
+    /** What the times of a plan rest on, in a sentence. */
+    public function said(int $organisation): string
+    {
+        $words = $this->files->words();
+        $lessons = count(array_filter($this->marks($organisation)));
+        $before = Learned::before($this->files->times());
+
+        return $lessons === 0
+            ? $words->say('plan', 'times-estimate', [
+                'low' => (string) round($before->low, 1), 'high' => (string) round($before->high, 1),
+            ])
+            : $words->say('plan', 'times-learned', [
+                'marks' => $this->of($organisation)->marks, 'lessons' => $lessons,
+            ]);
+    }
+
+    /** @return array{state: string, learned: Learned, marks: array<int, int>} */
+    private function kept(int $organisation): array
+    {
+        return Once::aRequest("learned:$organisation", fn (): array => $this->found($organisation));
+    }
+
+    /** @return array{state: string, learned: Learned, marks: array<int, int>} */
+    private function found(int $organisation): array
+    {
+        $state = $this->state($organisation);
+        /** @var array{state: string, learned: Learned, marks: array<int, int>}|null $kept one entry, written over */
+        $kept = $this->cache->get("learned:$organisation");
+        if ($kept === null || $kept['state'] !== $state) {
+            $marks = $this->read($organisation);
+            $kept = [
+                'state' => $state,
+                'learned' => Learned::of(array_merge(...array_values($marks)), $this->files->times()),
+                'marks' => array_map(count(...), $marks),
+            ];
+            $this->cache->put("learned:$organisation", $kept, 86400 * self::KEPT_DAYS);
+        }
+
+        return $kept;
+    }
+
+    private function state(int $organisation): string
+    {
+        $row = DB::table('lessons')
+            ->where('organisation_id', $organisation)
+            ->whereNull('deleted_at')
+            ->whereNotNull('ended_at')
+            ->selectRaw("COUNT(*) AS n, SUM(CRC32(CONCAT_WS('-', id, newest, odd, starts_at, group_id))) AS mix")
+            ->first();
+
+        return implode(':', [
+            ...array_values((array) $row),
+            $this->files->shelfVersion(),
+            hash('xxh32', serialize($this->files->times())),
+        ]);
+    }
+
+    /** @return array<int, list<Mark>> by lesson; of those that are left out none */
+    private function read(int $organisation): array
+    {
+        /** @var Collection<int, Lesson> $lessons */
+        $lessons = Lesson::query()
+            ->where('organisation_id', $organisation)
+            ->whereNotNull('ended_at')
+            ->orderByDesc('starts_at')
+            ->limit(self::LESSONS)
+            ->get()
+            ->reverse();
+        $lessons->load(['models', 'group' => static fn (Relation $group) => $group->withCount('learners')]);
+        $lessons = $lessons->filter(static fn (Lesson $lesson): bool => $lesson->getRelation('group') !== null);
+        $finished = $this->finished(array_values($lessons->modelKeys()));
+        $knows = $marks = [];
+        foreach ($lessons as $lesson) {
+            $programme = Programme::of($lesson, $this->shelf);
+            $marks[$lesson->id] = $lesson->odd
+                ? []
+                : $this->marksOf($lesson, $programme, array_keys($knows[$lesson->group_id] ?? []));
+            foreach ($programme->items as $item) {
+                if (FoldEvidence::isKnown($finished["{$lesson->id}/{$item->slug}"] ?? 0, $lesson->group->size())) {
+                    $kinds = array_fill_keys($this->catalogue->kinds($item->slug, $item->ways), true);
+                    $knows[$lesson->group_id] = $kinds + ($knows[$lesson->group_id] ?? []);
+                }
+            }
+        }
+
+        return $marks;
+    }
+
+    /**
+     * @param  list<int>  $lessons
+     * @return array<string, int> learners that finished a model, by lesson and model
+     */
+    private function finished(array $lessons): array
+    {
+        $rows = DB::table('finishes')
+            ->whereIn('lesson_id', $lessons)
+            ->whereIn('outcome', FinishRecord::finished())
+            ->groupBy('lesson_id', 'model')
+            ->selectRaw("CONCAT(lesson_id, '/', model) AS of, COUNT(*) AS n")
+            ->pluck('n', 'of');
+
+        return array_map(intval(...), $rows->all());
+    }
+
+    /**
+     * @param  list<string>  $knows  kinds of fold that the group could do then
+     * @return list<Mark>
+     */
+    private function marksOf(Lesson $lesson, Programme $programme, array $knows): array
+    {
+        $room = new Room(max(1, $lesson->group->size()), $lesson->helpers, $lesson->group->age_band, $knows);
+        $plan = ($this->plan)($lesson, $programme, $room);
+        // what was expected of a group of their age; what the lead said of a step is not an estimate to be learned from
+        $plan = $plan->with(['models' => array_map(
+            static fn (ModelLoad $model): ModelLoad => $model->with(['own' => []]),
+            $plan->models,
+        )]);
+        if (! $plan->checks()) {
+            return [];
+        }
+        $steps = [];
+        foreach ($plan->blocks($this->files->times()) as $block) {
+            if ($block->why !== null && $block->why->fold() > 0.0) {
+                $steps[$block->why->step] = [
+                    'fold' => $block->key,
+                    'show' => $block->why->show,
+                    'expected' => $block->why->fold(),
+                ];
+            }
+        }
+
+        return Marks::of(
+            $this->log->log($lesson),
+            $steps,
+            (string) $lesson->group_id,
+            (string) $lesson->id,
+        );
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Pacing\Learning;
+
+/** How long one learner took for one step, as a lesson's log shows it. */
+final readonly class Mark
+{
+    /**
+     * @param  string  $fold  kind of fold
+     * @param  string  $group  whose pace it tells of
+     * @param  string  $learner  in that lesson
+     * @param  float  $ln  natural log of the seconds over those that were expected
+     */
+    public function __construct(
+        public string $fold,
+        public string $group,
+        public string $learner,
+        public float $ln,
+    ) {
+    }
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Pacing\Learning;
+
+use Cathedra\Core\Lesson\Event;
+use Cathedra\Core\Lesson\EventKind;
+use Cathedra\Core\Lesson\Log;
+
+/**
+ * What the log of a taught lesson says of times. A learner folds a step from the end of its demonstration, or from the
+ * own end of the step before where that is later, until the mark. Pauses do not count; who asked for help at a step
+ * tells nothing of it (waiting and help are in that time), nor do marks that were made together, for nobody knows whose
+ * time that is; and of a time so long or short that something else happened, nothing is learned.
+ *
+ * Times are the device's, put on the server's clock by its quickest event, so that what was sent late counts when it
+ * happened.
+ */
+final class Marks
+{
+    /** Seconds: less is a press on two names, or a mark after the fact. */
+    private const LEAST = 2.0;
+
+    /** Times what was expected, or that share of it; more is another story. */
+    private const ODD = 6.0;
+
+    /** So many marks of one step within a second were made together. */
+    private const TOGETHER = 4;
+
+    /**
+     * @param  array<int, array{fold: string, show: float, expected: float}>  $steps  by number in the lesson: kind of
+     *     fold, seconds it is shown, and the seconds that half the group was expected to take at most
+     * @return list<Mark>
+     */
+    public static function of(Log $log, array $steps, string $group, string $lesson): array
+    {
+        $clock = self::clock($log->events);
+        [$moved, $done, $helped, $together] = [[], [], [], []];
+        $last = 0;
+        foreach ($log->counting() as $event) {
+            $t = $clock($event);
+            if ($event->kind === EventKind::Moved && $event->step !== null) {
+                // only forward: going back is another look, not a new beginning
+                $event->step > $last && ($moved[$event->step] = $t);
+                $last = max($last, $event->step);
+            } elseif ($event->kind === EventKind::Done && $event->step !== null) {
+                $done[(int) $event->learner][$event->step] ??= $t;
+                $at = $event->step.':'.floor($t);
+                $together[$at] = ($together[$at] ?? 0) + 1;
+            } elseif (in_array($event->kind, [EventKind::Help, EventKind::Helped], true)) {
+                $helped[(int) $event->learner][(int) $event->step] = true;
+            }
+        }
+        $marks = [];
+        foreach ($done as $learner => $times) {
+            foreach ($times as $step => $t) {
+                $of = $steps[$step] ?? null;
+                $alone = ($together[$step.':'.floor($t)] ?? 0) < self::TOGETHER;
+                if ($of === null || ! isset($moved[$step]) || isset($helped[$learner][$step]) || ! $alone) {
+                    continue;
+                }
+                $from = max($moved[$step] + $of['show'], $times[$step - 1] ?? 0.0);
+                $ratio = ($t - $from) / max(1.0, $of['expected']);
+                if ($t - $from >= self::LEAST && $ratio <= self::ODD && $ratio >= 1 / self::ODD) {
+                    $marks[] = new Mark($of['fold'], $group, "$lesson/$learner", log($ratio));
+                }
+            }
+        }
+
+        return $marks;
+    }
+
+    /**
+     * Seconds of an event on a clock that stands still in pauses.
+     *
+     * @param  list<Event>  $events
+     * @return callable(Event): float
+     */
+    private static function clock(array $events): callable
+    {
+        $lag = [];
+        foreach ($events as $event) {
+            $device = $event->origin->device;
+            $late = $event->atMs - $event->origin->deviceMs;
+            $lag[$device] = min($lag[$device] ?? $late, $late);
+        }
+        $true = static fn (Event $e): float => ($e->origin->deviceMs + $lag[$e->origin->device]) / 1000;
+        $pauses = [];
+        $since = null;
+        foreach ($events as $event) {
+            if ($event->kind === EventKind::Paused) {
+                $since ??= $true($event);
+            } elseif ($event->kind === EventKind::Resumed && $since !== null) {
+                $pauses[] = [$since, $true($event)];
+                $since = null;
+            }
+        }
+
+        return static function (Event $event) use ($true, $pauses): float {
+            $t = $true($event);
+            $still = 0.0;
+            foreach ($pauses as [$from, $to]) {
+                $still += max(0.0, min($t, $to) - $from);
+            }
+
+            return $t - $still;
+        };
+    }
+}

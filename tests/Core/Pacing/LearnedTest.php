@@ -1,0 +1,201 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Pacing;
+
+use Cathedra\Core\Lesson\Event;
+use Cathedra\Core\Lesson\EventKind;
+use Cathedra\Core\Lesson\Log;
+use Cathedra\Core\Lesson\Origin;
+use Cathedra\Core\Pacing\Learning\Learned;
+use Cathedra\Core\Pacing\Learning\Mark;
+use Cathedra\Core\Pacing\Learning\Marks;
+use Cathedra\Core\Pacing\Rehearsal\Cast;
+use Cathedra\Core\Pacing\Rehearsal\Rehearsal;
+use Cathedra\Core\Pacing\Rehearsal\Setting;
+use Cathedra\Core\Pacing\Rehearsal\Step;
+use Cathedra\Core\Pacing\Rehearsal\Trace;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Tests\Support\Sheets;
+
+/** What is learned of times from taught lessons. */
+final class LearnedTest extends TestCase
+{
+    private const STEPS = [1 => ['fold' => 'valley', 'show' => 10.0, 'expected' => 40.0],
+        ['fold' => 'tuck', 'show' => 10.0, 'expected' => 40.0]];
+
+    /**
+     * One learner, one mark of ln 2, spreads 0.3 and 0.4: s^2 = (0.09 + 0.16) / 2 = 0.125, for the fold and the group
+     * alike. The mark has variance 0.25, so each is 0.125 / (0.125 + 0.125 + 0.25) = 1/4 of ln 2.
+     */
+    public function testOneMarkMovesAnEstimateByItsWorth(): void
+    {
+        $times = Sheets::times(['slowest_spread' => 0.3, 'own_spread' => 0.4]);
+        $learned = Learned::of([new Mark('valley', 'g', 'g/1', log(2))], $times);
+        self::assertEqualsWithDelta(2 ** 0.25, $learned->folds['valley']->middle, 1e-9);
+        self::assertEqualsWithDelta(2 ** 0.25, $learned->pace('g'), 1e-9);
+        // variance after it: 0.125 - 0.125^2 / 0.5 = 0.09375
+        self::assertEqualsWithDelta(
+            exp(0.25 * log(2) + 1.2815515655 * sqrt(0.09375)),
+            $learned->folds['valley']->high,
+            1e-6,
+        );
+        self::assertSame([1, 1], [$learned->folds['valley']->marks, $learned->marks]);
+        self::assertSame(1.0, $learned->pace('others'));
+        self::assertEqualsWithDelta(exp(1.2815515655 * sqrt(0.125)), Learned::before($times)->high, 1e-6);
+    }
+
+    public function testNothingSeenChangesNothing(): void
+    {
+        $learned = Learned::of([], Sheets::times(['slowest_spread' => 0.3, 'own_spread' => 0.4]));
+        self::assertSame([[], [], 0], [$learned->folds, $learned->groups, $learned->marks]);
+    }
+
+    /** A slow group does not make its fold slow where a quick one folds it too. */
+    public function testAGroupsPaceIsNotTheFolds(): void
+    {
+        $times = Sheets::times(['slowest_spread' => 0.1, 'own_spread' => 0.1]);
+        $marks = [];
+        foreach (['slow' => log(1.5), 'quick' => -log(1.5)] as $group => $ln) {
+            for ($i = 0; $i < 12; $i++) {
+                foreach (['valley', 'tuck'] as $fold) {
+                    $marks[] = new Mark($fold, $group, "$group/$i", $ln);
+                }
+            }
+        }
+        $learned = Learned::of($marks, $times);
+        self::assertEqualsWithDelta(1.0, $learned->folds['valley']->middle, 0.01);
+        self::assertGreaterThan(1.35, $learned->pace('slow'));
+        self::assertLessThan(1 / 1.35, $learned->pace('quick'));
+    }
+
+    /** From the end of the demonstration, or of the own step before; a pause stands still. */
+    public function testWhatALogSaysOfTimes(): void
+    {
+        $log = $this->log([
+            [0, EventKind::Moved, null, 1],
+            [50, EventKind::Done, 1, 1], // 40 s after it was shown: as expected
+            [90, EventKind::Done, 2, 1], // 80
+            [100, EventKind::Moved, null, 2], // shown until 110
+            [150, EventKind::Done, 1, 2], // 40
+            [160, EventKind::Paused, null, null],
+            [460, EventKind::Resumed, null, null],
+            [470, EventKind::Done, 2, 2], // 60, without the pause
+        ]);
+        $marks = Marks::of($log, self::STEPS, 'g', 'l');
+        self::assertSame(
+            ['valley', 'tuck', 'valley', 'tuck'],
+            array_map(static fn (Mark $m): string => $m->fold, $marks),
+        );
+        self::assertEqualsWithDelta(
+            [0.0, 0.0, log(2), log(1.5)],
+            array_map(static fn (Mark $m): float => $m->ln, $marks),
+            1e-9,
+        );
+        self::assertSame(['l/1', 'l/1', 'l/2', 'l/2'], array_map(static fn (Mark $m): string => $m->learner, $marks));
+    }
+
+    public function testWhatTeachesNothing(): void
+    {
+        $none = fn (array $lines): array => Marks::of($this->log($lines), self::STEPS, 'g', 'l');
+        $moved = [0, EventKind::Moved, null, 1];
+        self::assertSame([], $none([$moved, [30, EventKind::Help, 1, 1], [90, EventKind::Done, 1, 1]]), 'was helped');
+        self::assertSame([], $none([$moved, [11, EventKind::Done, 1, 1]]), 'a second after it was shown');
+        self::assertSame([], $none([$moved, [900, EventKind::Done, 1, 1]]), 'a quarter of an hour');
+        self::assertSame([], $none([$moved, ...array_map(
+            static fn (int $i): array => [60, EventKind::Done, $i, 1],
+            [1, 2, 3, 4],
+        )]), 'four at once');
+        self::assertSame([], $none([[60, EventKind::Done, 1, 1]]), 'never shown');
+        self::assertCount(1, $none([$moved, [60, EventKind::Done, 1, 1]]));
+        // sent four minutes late by a device without a line: it counts when it happened
+        $late = $none([$moved, [60, EventKind::Done, 1, 1, 240]]);
+        self::assertEqualsWithDelta(log(50 / 40), $late[0]->ln, 1e-9);
+    }
+
+    /**
+     * Recovery: six lessons played with known true factors of folds and paces of groups; of many such courses the bands
+     * hold the truth in 70 to 90 of 100 cases.
+     */
+    public function testTheBandsHoldTheTruth(): void
+    {
+        $times = Sheets::times(['slowest_spread' => 0.35, 'own_spread' => 0.25]);
+        $chance = new Randomizer(new Mt19937(2));
+        $normal = static fn (float $s): float => $s * (array_sum(array_map(
+            static fn (): float => $chance->getInt(0, 1_000_000) / 1_000_000,
+            range(1, 12),
+        )) - 6);
+        $s = sqrt((0.35 ** 2 + 0.25 ** 2) / 2);
+        [$held, $all, $nearer, $off, $before] = [0, 0, 0, 0.0, 0.0];
+        for ($course = 0; $course < 30; $course++) {
+            $truth = [];
+            foreach (['valley', 'mountain', 'crease', 'tuck'] as $fold) {
+                $truth[$fold] = $normal($s);
+            }
+            $paces = ['a' => $normal($s), 'b' => $normal($s)];
+            $marks = [];
+            for ($lesson = 0; $lesson < 6; $lesson++) {
+                $group = ['a', 'b'][$lesson % 2];
+                $kinds = array_map(
+                    static fn (): string => array_keys($truth)[$chance->getInt(0, 3)],
+                    range(1, 8),
+                );
+                $setting = new Setting(10, 2, 0.8, 0.35, 0.25, exp($paces[$group]), 2.0, null, array_map(
+                    static fn (string $kind): Step => new Step(20, 40 * exp($truth[$kind]), 0.1, 30, false),
+                    $kinds,
+                ));
+                $cast = Cast::of($setting, Rehearsal::chance($setting, 1, 100 * $course + $lesson), 0);
+                $lines = array_map(
+                    static fn (array $h): array => [$h['t'], $h['kind'], $h['learner'], $h['step'] + 1],
+                    Trace::of($setting, $cast),
+                );
+                $steps = array_map(
+                    static fn (string $kind): array => ['fold' => $kind, 'show' => 20.0, 'expected' => 40.0],
+                    $kinds,
+                );
+                array_push($marks, ...Marks::of(
+                    $this->log($lines),
+                    array_combine(range(1, 8), $steps),
+                    $group,
+                    "$course/$lesson",
+                ));
+            }
+            $learned = Learned::of($marks, $times);
+            foreach ([[$learned->folds, $truth], [$learned->groups, $paces]] as [$found, $true]) {
+                foreach ($found as $name => $factor) {
+                    $all++;
+                    $held += $factor->low <= exp($true[$name]) && exp($true[$name]) <= $factor->high ? 1 : 0;
+                    $off += abs(log($factor->middle) - $true[$name]);
+                    $before += abs($true[$name]);
+                }
+            }
+        }
+        self::assertGreaterThan(150, $all);
+        self::assertGreaterThanOrEqual(0.70, $held / $all, "held in $held of $all");
+        self::assertLessThanOrEqual(0.90, $held / $all, "held in $held of $all");
+        self::assertLessThan(0.6 * $before, $off, 'and what is learned is nearer than the estimate was');
+    }
+
+    /** @param  array<array{float, EventKind, int|null, int|null, 4?: float}>  $lines  seconds; how late */
+    private function log(array $lines): Log
+    {
+        $events = [];
+        foreach (array_values($lines) as $i => $line) {
+            [$t, $kind, $learner, $step] = $line;
+            $ms = (int) round(1000 * $t);
+            $events[] = Event::of(
+                "e$i",
+                $kind,
+                new Origin('tablet', $ms, 0, 1),
+                $i + 1,
+                $ms + (int) (1000 * ($line[4] ?? 0)),
+                ['learner' => $learner, 'step' => $step],
+            );
+        }
+
+        return Log::of($events);
+    }
+}

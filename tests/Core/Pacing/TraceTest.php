@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Pacing;
+
+use Cathedra\Core\Lesson\EventKind;
+use Cathedra\Core\Pacing\Rehearsal\Cast;
+use Cathedra\Core\Pacing\Rehearsal\Rehearsal;
+use Cathedra\Core\Pacing\Rehearsal\Setting;
+use Cathedra\Core\Pacing\Rehearsal\Step;
+use Cathedra\Core\Pacing\Rehearsal\Trace;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/** One run as what happens in the room. */
+final class TraceTest extends TestCase
+{
+    /**
+     * Two learners without spread, one helper, two steps of 10 s shown and 30 s folded; everybody is stuck at the first
+     * (20 s of help). Shown 0 to 10, folded at 40; helped one at 60, the other at 80. The second needs both, is shown
+     * 80 to 90, and both fold it by 120.
+     */
+    public function testAnHourIsToldInOrder(): void
+    {
+        $setting = new Setting(2, 1, 1.0, 0.0, 0.0, 1.0, 2.0, null, [
+            new Step(10, 30, 1.0, 20, false),
+            new Step(10, 30, 0.0, 20, false),
+        ]);
+        $cast = Cast::of($setting, Rehearsal::chance($setting, 1, 7), 0);
+        self::assertEqualsWithDelta([[30.0, 30.0], [30.0, 30.0]], $cast->seconds, 1e-9);
+        self::assertSame([[true, false], [true, false]], $cast->stuck);
+        $told = array_map(
+            static fn (array $h): string => round($h['t']).' '.$h['kind']->value.' '.$h['step']
+                .($h['learner'] === null ? '' : " by {$h['learner']}"),
+            Trace::of($setting, $cast),
+        );
+        self::assertSame([
+            '0 moved 0', '40 help 0 by 0', '40 help 0 by 1', '60 helped 0 by 0', '60 done 0 by 0', '80 helped 0 by 1',
+            '80 done 0 by 1', '80 moved 1', '120 done 1 by 0', '120 done 1 by 1',
+        ], $told);
+    }
+
+    /** On the same draws the last learner finishes when the fast rehearsal says, in any room. */
+    public function testItAgreesWithTheRehearsalRunByRun(): void
+    {
+        $chance = new Randomizer(new Mt19937(5));
+        $float = static fn (float $most): float => $most * $chance->getInt(0, 1000) / 1000;
+        for ($room = 0; $room < 40; $room++) {
+            $steps = array_map(
+                // nobody folds in a block, and nobody is stuck at it
+                static fn (): Step => $chance->getInt(0, 5) === 0 ? new Step($float(40), 0, 0, 0, false) : new Step(
+                    $float(40),
+                    5 + $float(90),
+                    $float(0.5),
+                    $float(60),
+                    $chance->getInt(0, 4) === 0,
+                ),
+                range(1, $chance->getInt(1, 9)),
+            );
+            $setting = new Setting(
+                $chance->getInt(1, 14),
+                $chance->getInt(0, 3),
+                0.1 + $float(0.9),
+                $float(0.5),
+                $float(0.4),
+                0.5 + $float(2),
+                1 + $float(2),
+                null,
+                $steps,
+            );
+            $draws = Rehearsal::chance($setting, 5, $room);
+            $ends = [];
+            for ($run = 0; $run < 5; $run++) {
+                $happenings = Trace::of($setting, Cast::of($setting, $draws, $run));
+                $times = array_column($happenings, 't');
+                $sorted = $times;
+                sort($sorted);
+                self::assertSame($sorted, $times, 'in order of time');
+                $done = array_filter($happenings, static fn (array $h): bool => $h['kind'] === EventKind::Done);
+                self::assertCount($setting->learners * count($steps), $done, 'everybody does every step once');
+                $ends[] = max([0.0, ...$times]);
+            }
+            sort($ends);
+            self::assertEqualsWithDelta(Rehearsal::of($setting, $draws)->finishes, $ends, 1e-6, "room $room");
+        }
+    }
+}
