@@ -6,7 +6,6 @@ namespace App\Lessons;
 
 use App\Models\FinishRecord;
 use App\Models\Lesson;
-use App\Shelf\FoldCatalogue;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
 use App\Support\Once;
@@ -38,7 +37,6 @@ final readonly class LearnedTimes
         private LibraryFiles $files,
         private ModelShelf $shelf,
         private PlanOf $plan,
-        private FoldCatalogue $catalogue,
         private LessonLog $log,
         private Repository $cache,
     ) {
@@ -142,7 +140,7 @@ final readonly class LearnedTimes
                 : $this->marksOf($lesson, $programme, array_keys($knows[$lesson->group_id] ?? []));
             foreach ($programme->items as $item) {
                 if (FoldEvidence::isKnown($finished["{$lesson->id}/{$item->slug}"] ?? 0, $lesson->group->size())) {
-                    $kinds = array_fill_keys($this->catalogue->kinds($item->slug, $item->ways), true);
+                    $kinds = array_fill_keys(array_column($item->loads, 'fold'), true);
                     $knows[$lesson->group_id] = $kinds + ($knows[$lesson->group_id] ?? []);
                 }
             }

@@ -74,6 +74,18 @@ final class LessonController extends Controller
         return response()->json($forecast->of($lesson));
     }
 
+    /** Learners to rehearse it with. */
+    public function cast(Request $request, Lesson $lesson, LessonCast $cast): JsonResponse
+    {
+        $given = $request->validate(
+            ['seed' => ['sometimes', 'integer', 'between:1,1000000']],
+            ['seed.*' => 'A rehearsal is numbered from 1 to 1,000,000.'],
+        );
+        abort_if($lesson->learnerIds() === [], 409, 'This group has no learners yet. Enter their given names first.');
+
+        return response()->json($cast->of($lesson, (int) ($given['seed'] ?? 1)));
+    }
+
     public function destroy(Request $request, Lesson $lesson, Bin $bin): JsonResponse
     {
         return response()->json($bin->put($lesson, $request->boolean('sure')));

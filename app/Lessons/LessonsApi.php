@@ -41,6 +41,7 @@ use App\Support\Api\Removes;
 #[Reads('/lessons/{lesson}', 'lesson', 'with all stages', '#LessonData')]
 #[Changes('/lessons/{lesson}', 'changeLesson', 'changed', '#LessonData', takes: '#LessonInput')]
 #[Reads('/lessons/{lesson}/forecast', 'forecast', 'rehearsed many times, and what would help', '#ForecastData')]
+#[Reads('/lessons/{lesson}/cast', 'cast', 'learners to rehearse it with', '#CastData', query: ['seed?' => 'integer'])]
 #[Reads('/learned', 'learned', 'what taught lessons say of times', '#LearnedData')]
 #[
     Changes(

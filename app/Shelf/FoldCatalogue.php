@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Shelf;
 
 use App\Support\LibraryFiles;
+use Cathedra\Core\Pacing\StepLoad;
 use Illuminate\Contracts\Cache\Repository;
 
 /**
@@ -63,18 +64,12 @@ final class FoldCatalogue
      */
     private function found(string $slug, array $ways): array
     {
-        $usual = [];
-        $other = [];
-        foreach ($this->entries() as $entry) {
-            $kinds = $entry['slug'] === $slug ? array_keys($entry['steps']) : [];
-            if ($entry['way'] === null) {
-                $usual = [...$usual, ...$kinds];
-            } elseif (array_intersect_assoc($entry['ways'], $ways) !== []) {
-                $other = [...$other, ...$kinds];
-            }
+        if (! $this->shelf->has($slug)) {
+            return [];
         }
+        $loads = $this->shelf->loads($slug, $ways === [] || $this->shelf->offers($slug, $ways) ? $ways : []);
 
-        return array_values(array_unique($other === [] ? $usual : $other));
+        return array_values(array_unique(array_map(static fn (StepLoad $load): string => $load->fold, $loads)));
     }
 
     /** @return list<Entry> */

@@ -135,6 +135,13 @@ export const router = createRouter({
       props: (to) => ({ id: Number(to.params['id']) }),
       meta: { title: 'Teach', bare: true },
     },
+    {
+      path: '/lessons/:id(\\d+)/rehearse',
+      name: 'rehearse',
+      component: () => import('./teaching/rehearsal/Rehearse.vue'),
+      props: (to) => ({ id: Number(to.params['id']) }),
+      meta: { title: 'Rehearse', bare: true },
+    },
     { path: '/:any(.*)', name: 'lost', component: () => import('./parts/Lost.vue'), meta: { title: 'Not found' } },
   ],
 })

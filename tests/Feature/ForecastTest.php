@@ -191,6 +191,33 @@ final class ForecastTest extends TestCase
         self::assertSame(0, Lesson::query()->count());
     }
 
+    /** Learners to rehearse with: everybody folds every step in some time, the same each time it is asked. */
+    public function testTheCastOfARehearsal(): void
+    {
+        $lead = $this->lead();
+        $this->actingAs($lead);
+        $group = $this->group($lead, ['Ada', 'Bram', 'Cleo']);
+        $id = $this->postJson('/api/lessons', $this->lessonInput($group, [
+            'models' => [['model' => 'crane']],
+            'prepared' => 5,
+        ]))->assertCreated()->json('card.id');
+        $cast = $this->getJson("/api/lessons/$id/cast")->assertOk()->json();
+        self::assertSame(range(6, 17), array_column($cast['steps'], 'step'), 'what is folded before is not rehearsed');
+        $learners = array_map(strval(...), $cast['learners']);
+        self::assertSame($learners, array_map(strval(...), array_keys($cast['seconds'])));
+        foreach ($cast['seconds'] as $own) {
+            self::assertCount(12, $own);
+            self::assertGreaterThan(0, min($own));
+        }
+        foreach ($cast['seconds'] as $own) {
+            self::assertGreaterThan(array_sum($own), $cast['best']['finish']);
+        }
+        self::assertSame($cast, $this->getJson("/api/lessons/$id/cast?seed=1")->json());
+        self::assertNotSame($cast, $this->getJson("/api/lessons/$id/cast?seed=2")->json());
+        $this->getJson("/api/lessons/$id/cast?seed=0")->assertStatus(422)->assertJsonPath('errors.0.pointer', '/seed');
+        $this->actingAs($this->lead('Elsewhere'))->getJson("/api/lessons/$id/cast")->assertNotFound();
+    }
+
     public function testALessonOfAnotherPlaceIsNotRehearsed(): void
     {
         $lead = $this->lead();

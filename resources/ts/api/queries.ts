@@ -194,6 +194,19 @@ export const useNextModels = (group: MaybeRefOrGetter<number>) =>
   })
 
 /** Minutes a lesson with each model takes a group. */
+/** Learners to rehearse a lesson with. */
+export const useCast = (lesson: MaybeRefOrGetter<number>, seed: MaybeRefOrGetter<number>) =>
+  useQuery({
+    queryKey: ['cast', lesson, seed],
+    queryFn: () =>
+      answer(
+        client.GET('/api/lessons/{lesson}/cast', {
+          params: { path: { lesson: toValue(lesson) }, query: { seed: toValue(seed) } },
+        }),
+      ),
+    gcTime: 0,
+  })
+
 /** What taught lessons say of times. */
 export const useLearned = () =>
   useQuery({ queryKey: ['learned'], queryFn: () => answer(client.GET('/api/learned')) })

@@ -356,6 +356,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/cast": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["cast"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/learned": {
         parameters: {
             query?: never;
@@ -968,6 +984,38 @@ export interface components {
             /** @description by block, where they are not as usual */
             minutes: {
                 [key: string]: number;
+            };
+        };
+        CastData: {
+            /** @description by seat */
+            learners: number[];
+            /** @description besides the lead, who serve the queue by themselves */
+            helpers: number;
+            /** @description that are taught, in their order; seconds of showing, and of helping one who is stuck */
+            steps: {
+                step: number;
+                show: number;
+                help: number;
+                checkpoint: boolean;
+            }[];
+            /** @description of folding, by learner, by place in steps */
+            seconds: {
+                [key: string]: number[];
+            };
+            /** @description places in steps at which a learner who saw it shown gets stuck, by learner */
+            stuck: {
+                [key: string]: number[];
+            };
+            /** @description the same for one who missed it */
+            missed: {
+                [key: string]: number[];
+            };
+            /** @description seconds until the last is done, minutes waited for the next step and for help, each learner, by the rule "go on when this share has it" that is quickest for them */
+            best: {
+                finish: number;
+                idle: number;
+                queue: number;
+                gate: number;
             };
         };
         ForecastData: {
@@ -2818,6 +2866,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ForecastData"];
+                };
+            };
+        };
+    };
+    cast: {
+        parameters: {
+            query?: {
+                seed?: number;
+            };
+            header?: never;
+            path: {
+                lesson: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description learners to rehearse it with */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CastData"];
                 };
             };
         };

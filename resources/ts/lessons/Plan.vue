@@ -85,6 +85,11 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
         <v-btn color="primary" class="fold-button" :to="{ name: 'teach', params: { id: lesson.card.id } }">{{
           t('plan.teach')
         }}</v-btn>
+        <RouterLink
+          v-if="!closed && lesson.group.learners.length"
+          :to="{ name: 'rehearse', params: { id: lesson.card.id } }"
+          >{{ t('rehearse.link') }}</RouterLink
+        >
         <RouterLink :to="{ name: 'lesson-handout', params: { id: lesson.card.id } }">{{
           t('handout.print')
         }}</RouterLink>

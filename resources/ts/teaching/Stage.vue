@@ -14,9 +14,15 @@ import SeatPlan from './SeatPlan.vue'
 import StepGuidance from './StepGuidance.vue'
 import StepShown from './StepShown.vue'
 import StepThread from './StepThread.vue'
+import type { StageLog } from './useLessonLog'
 import { useStage } from './useStage'
 
-const props = defineProps<{ id: number }>()
+const props = defineProps<{
+  id: number
+  /** the log of a rehearsal, where nothing is taught */
+  rehearsed?: StageLog
+}>()
+const emit = defineEmits<{ ended: [] }>()
 const { t } = useI18n()
 const router = useRouter()
 const cache = useQueryClient()
@@ -26,6 +32,7 @@ const stage = useStage(
   () => props.id,
   () => lesson.data.value,
   (number) => programme.steps.value[number - 1]?.checkpoint ?? false,
+  props.rehearsed,
 )
 const { at, total, seats, drift, standing, waiting } = stage
 const model = computed(() => programme.at(at.value ?? 0))
@@ -103,6 +110,10 @@ const otherWays = computed(() => ({
 async function end() {
   if (stage.ending.value) return
   await stage.end()
+  if (props.rehearsed) {
+    emit('ended')
+    return
+  }
   await Promise.all([
     cache.invalidateQueries({ queryKey: ['lessons', props.id] }),
     cache.invalidateQueries({ queryKey: ['home'] }),
@@ -121,7 +132,7 @@ const keys: Record<string, () => void> = {
   f: () => { guided.value = !guided.value },
   u: stage.undo,
   d: () => { mode.value = 'done' },
-  w: () => { void router.push(otherWays.value) },
+  w: () => { if (!props.rehearsed) void router.push(otherWays.value) },
   h: () => { mode.value = 'help' },
 }
 onKeyStroke((event) => {
@@ -153,7 +164,7 @@ const LONG = 90
         :planned="drift.planned"
         :begins="lesson.data.value.models.slice(1).map((m) => m.first)"
         @go="go" />
-      <b class="clock">{{ time(stage.now.value.getTime()) }}</b>
+      <b class="clock">{{ time(stage.clock.value) }}</b>
       <span>{{ late ? `${late}, ` : '' }}{{ t('stage.bell', { time: time(lesson.data.value.clock.bell_ms) }) }}</span>
     </header>
     <section class="show">
@@ -211,7 +222,7 @@ const LONG = 90
             :ways="own.ways"
             :step="own.number"
             :most="2"
-            :lesson="id" />
+            :lesson="rehearsed ? undefined : id" />
         </section>
         <StepGuidance v-if="guidance" v-model:open="guided" :fold="guidance" :stops="!!step.stop" />
       </template>
@@ -221,6 +232,7 @@ const LONG = 90
       ></template>
     </section>
     <aside>
+      <slot />
       <p v-if="advice.text" class="advice" :class="{ now: advice.now }" role="status">{{ advice.text }}</p>
       <p v-if="stage.signedOut.value" class="warn">
         {{ t('stage.signIn') }}
@@ -234,7 +246,7 @@ const LONG = 90
         {{ t('stage.ended') }}
         <RouterLink :to="{ name: 'keep', params: { id } }">{{ t('stage.toKeep') }}</RouterLink>
       </p>
-      <div class="modes" role="group" :aria-label="t('stage.seats')">
+      <div v-if="!rehearsed" class="modes" role="group" :aria-label="t('stage.seats')">
         <button type="button" :aria-pressed="mode === 'done'" @click="mode = 'done'">
           {{ t('stage.tapDone') }} <kbd class="key">D</kbd>
         </button>
@@ -243,7 +255,7 @@ const LONG = 90
         </button>
       </div>
       <SeatPlan :seats="seats" :at="Math.min(at, total)" @tap="tap" />
-      <RouterLink v-if="model.routes.length" class="ways" :to="otherWays">
+      <RouterLink v-if="model.routes.length && !rehearsed" class="ways" :to="otherWays">
         {{ t('stage.ways') }} <kbd class="key">W</kbd>
       </RouterLink>
     </aside>

@@ -13,6 +13,12 @@ import type { EventInput, StoredDeed } from './queue/store'
 const POLL = { moving: 1000, quiet: 5000, hidden: 15_000 } as const
 const QUIET_AFTER_MS = 20_000
 
+/** What the stage reads and writes: of a lesson that is taught, or of one that is only rehearsed. */
+export type StageLog = Pick<
+  ReturnType<typeof useLessonLog>,
+  'log' | 'standing' | 'outcomes' | 'waiting' | 'now'
+> & { add: (kind: EventKind, more?: Partial<EventInput>) => Promise<void> }
+
 /**
  * The log of a lesson as this device knows it: what the server said, what came since, and what this device has still to
  * send. Everything a screen shows of a lesson is folded from it; nothing else is kept.

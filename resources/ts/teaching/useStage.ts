@@ -6,7 +6,7 @@ import { driftOf } from './log/drift'
 import { isLate, isMark, standingEvents } from './log/log'
 import { seatOf } from './log/standing'
 import { useDeeds } from './queue/deeds'
-import { useLessonLog } from './useLessonLog'
+import { type StageLog, useLessonLog } from './useLessonLog'
 
 /** A learner's place as the stage shows it. */
 export interface Seat {
@@ -25,8 +25,9 @@ export function useStage(
   id: () => number,
   lesson: () => LessonData | undefined,
   checkpoint: (step: number) => boolean,
+  rehearsed?: StageLog,
 ) {
-  const { log, standing, outcomes, add, waiting, now } = useLessonLog(id, lesson)
+  const { log, standing, outcomes, add, waiting, now } = rehearsed ?? useLessonLog(id, lesson)
   const deeds = useDeeds()
   const tick = useNow({ interval: 1000 })
   const ending = ref(false)
@@ -103,7 +104,8 @@ export function useStage(
     lastRefused: computed(() => deeds.aside.value.filter((deed) => deed.lesson === id())),
     signedOut: deeds.signedOut,
     storageFailed: deeds.storageFailed,
-    now: tick,
+    /** the time in the room, ms */
+    clock: computed(() => tick.value.getTime() - Date.now() + now()),
     go,
     mark,
     undo,

@@ -6,6 +6,7 @@ namespace Tests\Core\Pacing;
 
 use Cathedra\Core\Lesson\EventKind;
 use Cathedra\Core\Pacing\Rehearsal\Cast;
+use Cathedra\Core\Pacing\Rehearsal\Course;
 use Cathedra\Core\Pacing\Rehearsal\Rehearsal;
 use Cathedra\Core\Pacing\Rehearsal\Setting;
 use Cathedra\Core\Pacing\Rehearsal\Step;
@@ -40,6 +41,29 @@ final class TraceTest extends TestCase
             '0 moved 0', '40 help 0 by 0', '40 help 0 by 1', '60 helped 0 by 0', '60 done 0 by 0', '80 helped 0 by 1',
             '80 done 0 by 1', '80 moved 1', '120 done 1 by 0', '120 done 1 by 1',
         ], $told);
+    }
+
+    /**
+     * The same two learners: the first waits from 60 to 80 for the second step, the second from 40 to 60 for help; each
+     * 20 s of the two learners' minutes. By any rule it takes 120 s, and the one that waits for both costs no more.
+     */
+    public function testHowItWentInFigures(): void
+    {
+        $setting = new Setting(2, 1, 1.0, 0.0, 0.0, 1.0, 2.0, null, [
+            new Step(10, 30, 1.0, 20, false),
+            new Step(10, 30, 0.0, 20, false),
+        ]);
+        $cast = Cast::of($setting, Rehearsal::chance($setting, 1, 7), 0);
+        $course = Course::of($setting, $cast);
+        self::assertEqualsWithDelta(
+            [120.0, 20 / 60 / 2, 20 / 60 / 2],
+            [$course->finish, $course->idle, $course->queue],
+            1e-9,
+        );
+        // Going on when one of them has it: shown 60 to 70, the first done at 100; the second missed it, 80 to 110.
+        $half = Course::of($setting->with(['gate' => 0.5]), $cast);
+        self::assertEqualsWithDelta([110.0, 0.0], [$half->finish, $half->idle], 1e-9);
+        self::assertEquals($half, Course::best($setting, $cast));
     }
 
     /** On the same draws the last learner finishes when the fast rehearsal says, in any room. */
