@@ -11,6 +11,7 @@ use App\Lessons\FirstLessonController;
 use App\Lessons\HomeController;
 use App\Lessons\LearnedController;
 use App\Lessons\LessonController;
+use App\Lessons\TermController;
 use App\Lessons\WaysController;
 use App\Paper\BenchController;
 use App\Paper\MeasureController;
@@ -67,6 +68,10 @@ Route::middleware(['auth', 'limits', 'quota'])->group(function (): void {
     Route::get('square-check', [MeasureController::class, 'square']);
     Route::get('display-string', [MeasureController::class, 'display']);
 
+    Route::post('terms/plan', [TermController::class, 'plan']);
+    Route::post('terms', [TermController::class, 'make']);
+    Route::get('lessons/{lesson}/calendar.ics', [TermController::class, 'lesson']);
+    Route::get('groups/{group}/calendar.ics', [TermController::class, 'group']);
     Route::get('learned', [LearnedController::class, 'show']);
     Route::put('lessons/{lesson}/odd', [LearnedController::class, 'leaveOut']);
     Route::get('first-lesson', [FirstLessonController::class, 'offers']);

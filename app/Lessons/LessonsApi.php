@@ -6,6 +6,7 @@ namespace App\Lessons;
 
 use App\Support\Api\Changes;
 use App\Support\Api\Makes;
+use App\Support\Api\Posts;
 use App\Support\Api\Reads;
 use App\Support\Api\Removes;
 
@@ -42,6 +43,26 @@ use App\Support\Api\Removes;
 #[Changes('/lessons/{lesson}', 'changeLesson', 'changed', '#LessonData', takes: '#LessonInput')]
 #[Reads('/lessons/{lesson}/forecast', 'forecast', 'rehearsed many times, and what would help', '#ForecastData')]
 #[Reads('/lessons/{lesson}/cast', 'cast', 'learners to rehearse it with', '#CastData', query: ['seed?' => 'integer'])]
+#[
+    Posts('/terms/plan', 'planTerm', 'nothing is kept', '#TermData', takes: [
+        'group_id' => 'integer',
+        'starts_at' => 'string',
+        'minutes' => 'integer',
+        'lessons' => 'integer',
+        'days_off?' => 'string[]',
+        'models?' => '?string[]',
+    ]),
+]
+#[
+    Makes('/terms', 'makeTerm', 'all of them, or none', ['lessons' => 'integer[]'], takes: [
+        'group_id' => 'integer',
+        'starts_at' => 'string',
+        'minutes' => 'integer',
+        'lessons' => 'integer',
+        'days_off?' => 'string[]',
+        'models?' => '?string[]',
+    ]),
+]
 #[Reads('/learned', 'learned', 'what taught lessons say of times', '#LearnedData')]
 #[
     Changes(

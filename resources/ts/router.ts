@@ -48,6 +48,12 @@ export const router = createRouter({
       meta: { title: 'Model' },
     },
     {
+      path: '/lessons/term',
+      name: 'term',
+      component: () => import('./lessons/Term.vue'),
+      meta: { title: 'A term' },
+    },
+    {
       path: '/learned',
       name: 'learned',
       component: () => import('./lessons/Learned.vue'),

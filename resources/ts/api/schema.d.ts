@@ -372,6 +372,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["planTerm"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["makeTerm"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/learned": {
         parameters: {
             query?: never;
@@ -960,6 +992,8 @@ export interface components {
             slug: string;
             title: string;
             why: string;
+            /** @description of a lesson with it, enough in nine of ten such rooms */
+            minutes: number;
         };
         /** @description The wall chart: learners x models, the best end each learner reached. */
         WallData: {
@@ -1351,6 +1385,17 @@ export interface components {
             crease_is_there: number | null;
             /** @description what of the lesson cuts although that is not wanted, and what would do */
             against: string | null;
+        };
+        TermData: {
+            lessons: {
+                /** @description A row of lessons that could be made: when, which model, and why that one. */
+                starts_at: string;
+                model: string | null;
+                title: string;
+                why: string;
+                minutes: number | null;
+                chosen: boolean;
+            }[];
         };
         WaysData: {
             /** @description the lesson takes the group, as chosen; null where no group is named */
@@ -2890,6 +2935,70 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CastData"];
+                };
+            };
+        };
+    };
+    planTerm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    group_id: number;
+                    starts_at: string;
+                    minutes: number;
+                    lessons: number;
+                    days_off?: string[];
+                    models?: string[] | null;
+                };
+            };
+        };
+        responses: {
+            /** @description nothing is kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TermData"];
+                };
+            };
+        };
+    };
+    makeTerm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    group_id: number;
+                    starts_at: string;
+                    minutes: number;
+                    lessons: number;
+                    days_off?: string[];
+                    models?: string[] | null;
+                };
+            };
+        };
+        responses: {
+            /** @description all of them, or none */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        lessons: number[];
+                    };
                 };
             };
         };

@@ -75,6 +75,7 @@ const room = (card: LessonCard) =>
           </v-btn>
           <RouterLink class="look" :to="{ name: 'plan', params: { id: next.id } }">{{ t('home.look') }}</RouterLink>
           <RouterLink class="look" :to="{ name: 'new-lesson' }">{{ t('home.newLesson') }}</RouterLink>
+          <RouterLink class="look" :to="{ name: 'term' }">{{ t('term.link') }}</RouterLink>
         </div>
       </div>
     </section>
@@ -84,6 +85,7 @@ const room = (card: LessonCard) =>
       <p>{{ t('home.noneText') }}</p>
       <div class="row">
         <v-btn color="primary" :to="{ name: 'new-lesson' }">{{ t('home.newLesson') }}</v-btn>
+        <v-btn variant="outlined" :to="{ name: 'term' }">{{ t('term.link') }}</v-btn>
       </div>
     </section>
     <p v-if="isNew && groups.data.value?.length" class="row">

@@ -96,6 +96,8 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
         <RouterLink :to="{ name: 'ways', params: { id: lesson.card.id, slug: lesson.card.model } }">{{
           t('teaching.link')
         }}</RouterLink>
+        <a :href="`/api/lessons/${lesson.card.id}/calendar.ics`" download>{{ t('plan.calendar') }}</a>
+        <a :href="`/api/groups/${lesson.card.group_id}/calendar.ics`" download>{{ t('plan.calendarAll') }}</a>
       </div>
       <Forecast
         v-if="!closed"
