@@ -180,8 +180,8 @@ final class WalkTest extends BrowserTestCase
             throw new \RuntimeException('No account was made.');
         $b = $this->browser;
         $this->signIn($m[1], $m[2]);
-        $b->saying('No lesson is coming', 'h1');
-        $b->click('Enter a group', 'a')->waitForPath('#^/groups$#');
+        $b->saying('What do you teach?', 'h1');
+        $b->visit('/groups')->waitForPath('#^/groups$#');
         $b->fill('Name of the group', 'Pier class')->fill('Given names', "Ola\nPer\n<b>x</b>")->click('Save', 'button');
         $b->saying('Line 3: Names are plain text');
         $b->fill('Given names', "Ola\nPer")->click('Save', 'button')->saying('Pier class', 'h2');

@@ -141,7 +141,8 @@ final class WaysTest extends BrowserTestCase
     /** Minutes that the plan needs. */
     private function planned(): int
     {
-        preg_match('/(\d+) of \d+ minutes/', $this->browser->saying('minutes, if all wait', 'p')->getText(), $found);
+        $said = $this->browser->saying('minutes; with the buffer', 'p')->getText();
+        preg_match('/(\d+) of \d+ minutes/', $said, $found);
 
         return (int) ($found[1] ?? 0);
     }
