@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Groups;
 
+use App\Lessons\ModelFit;
 use App\Support\Api\Shape;
 
 /** A model that a group could fold next, and why. */
-#[Shape('NextData', ['slug' => 'string', 'title' => 'string', 'why' => 'string', 'minutes' => 'integer'], [
-    'minutes' => 'of a lesson with it, enough in nine of ten such rooms',
+#[Shape('NextData', ['slug' => 'string', 'title' => 'string', 'why' => 'string', 'fit' => '#ModelFit'], [
+    'fit' => 'in a lesson of an hour',
 ])]
 final readonly class NextData
 {
@@ -16,7 +17,7 @@ final readonly class NextData
         public string $slug,
         public string $title,
         public string $why,
-        public int $minutes,
+        public ModelFit $fit,
     ) {
     }
 }

@@ -14,6 +14,9 @@ use Cathedra\Core\Progress\NextModels;
 /** What a group could fold next, each with its reason in a sentence. */
 final readonly class NextFor
 {
+    /** Minutes of a lesson, where nobody says. */
+    private const SLOT = 60;
+
     public function __construct(
         private ModelShelf $shelf,
         private GroupKnows $knows,
@@ -49,7 +52,7 @@ final readonly class NextFor
                 $one['slug'],
                 $titles[$one['slug']],
                 $this->why($one['fresh'], $one['again']),
-                $this->minutes->of($group, $one['slug']),
+                $this->minutes->fit($group, $one['slug'], self::SLOT),
             ),
             $found,
         );

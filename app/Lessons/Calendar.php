@@ -41,6 +41,9 @@ final readonly class Calendar
         $calendar = new VCalendar(['PRODID' => '-//Cathedra//Lessons//EN']);
         foreach ($lessons as $lesson) {
             $lesson->loadMissing(LessonSheet::WITH);
+            if (! Programme::isThere($lesson, $this->shelf)) {
+                continue;
+            }
             $title = Programme::of($lesson, $this->shelf)->title();
             $paper = $this->bench->forLesson($lesson);
             $with = [

@@ -13,11 +13,14 @@ use App\Support\Api\Shape;
         'learners' => 'integer',
         'now' => '#OutlookData',
         'levers' => ['[]' => [
-            'name' => ['helper', 'squares', 'decorate', 'prepared', 'forgiving', 'twice', 'wait', 'way'],
+            'name' => [
+                'helper', 'squares', 'decorate', 'prepared', 'forgiving', 'twice', 'cards', 'wait', 'way', 'easier',
+            ],
             'minutes' => 'number',
             'share' => 'number',
             'steps' => '?integer',
             'way' => '?#LeverWay',
+            'model' => ['slug' => 'string', 'title' => 'string', 'folds' => 'string'],
             'then' => '#OutlookData',
         ]],
         'source' => 'string',
@@ -25,13 +28,14 @@ use App\Support\Api\Shape;
         'levers' => 'what would help, most useful first: minutes sooner, and more of the learners done',
         'steps' => 'folded before the lesson, for a prepared start',
         'way' => 'another way of a passage',
+        'model' => 'an easier one, and the folds it teaches too; empty for other levers',
     ]),
 ]
 final readonly class ForecastData
 {
     /**
      * @param  list<array{name: string, minutes: float, share: float, steps: int|null, way: LeverWay|null,
-     *     then: OutlookData}>  $levers
+     *     model: array{slug: string, title: string, folds: string}, then: OutlookData}>  $levers
      */
     public function __construct(
         public int $runs,

@@ -130,7 +130,8 @@ final readonly class LearnedTimes
             ->get()
             ->reverse();
         $lessons->load(['models', 'group' => static fn (Relation $group) => $group->withCount('learners')]);
-        $lessons = $lessons->filter(static fn (Lesson $lesson): bool => $lesson->getRelation('group') !== null);
+        $lessons = $lessons->filter(fn (Lesson $lesson): bool => $lesson->getRelation('group') !== null
+            && Programme::isThere($lesson, $this->shelf));
         $finished = $this->finished(array_values($lessons->modelKeys()));
         $knows = $marks = [];
         foreach ($lessons as $lesson) {

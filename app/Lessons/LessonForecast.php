@@ -7,9 +7,9 @@ namespace App\Lessons;
 use App\Models\Lesson;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
+use Cathedra\Core\Pacing\ModelLoad;
 use Cathedra\Core\Pacing\Rehearsal\Forecast;
 use Cathedra\Core\Pacing\Rehearsal\Lever;
-use Cathedra\Core\Pacing\Rehearsal\Plan;
 
 /** How a lesson is likely to go. */
 final readonly class LessonForecast
@@ -22,6 +22,7 @@ final readonly class LessonForecast
         private ModelShelf $shelf,
         private LibraryFiles $files,
         private LearnedTimes $learned,
+        private EasierModel $easier,
     ) {
     }
 
@@ -29,21 +30,25 @@ final readonly class LessonForecast
     {
         $times = $this->learned->times($lesson->organisation_id);
         $programme = Programme::of($lesson, $this->shelf);
-        $ways = $lesson->started_at === null ? $this->ways($programme) : [];
-        $forecast = Forecast::of(
-            $this->plan->rehearsable($lesson, $programme),
-            $times,
-            $this->files->policies(),
-            array_map(fn (LeverWay $way): Plan => $this->plan->rehearsable(
-                $lesson,
-                Programme::of($lesson, $this->shelf, [
-                    $way->model => [
-                        ...$programme->find($way->model)->ways ?? [],
-                        $way->passage => $way->option,
-                    ],
-                ]),
-            ), $ways),
-        );
+        $plan = $this->plan->rehearsable($lesson, $programme);
+        $isOpen = $lesson->started_at === null;
+        $ways = $isOpen ? $this->ways($programme) : [];
+        $isShort = $this->plan->of($lesson, $programme)->spare() < 0;
+        $easier = $isOpen && $isShort ? $this->easier->than($programme, $lesson->group, $lesson->minutes) : null;
+        $others = array_map(fn (LeverWay $way): array => ['way', $this->plan->rehearsable(
+            $lesson,
+            Programme::of($lesson, $this->shelf, [
+                $way->model => [
+                    ...$programme->find($way->model)->ways ?? [],
+                    $way->passage => $way->option,
+                ],
+            ]),
+        )], $ways);
+        if ($easier !== null) {
+            $load = new ModelLoad($this->shelf->loads($easier->slug), $this->shelf->diagonal($easier->slug));
+            $others[] = ['easier', $plan->with(['models' => [$load, ...array_slice($plan->models, 1)]])];
+        }
+        $forecast = Forecast::of($plan, $times, $this->files->policies(), $others);
 
         return new ForecastData(
             count($forecast->now->answer->finishes),
@@ -54,7 +59,10 @@ final readonly class LessonForecast
                 'minutes' => round($l->minutes, 1),
                 'share' => round($l->share, 3),
                 'steps' => $l->steps,
-                'way' => $l->other === null ? null : $ways[$l->other],
+                'way' => $l->other === null ? null : $ways[$l->other] ?? null,
+                'model' => $l->name === 'easier' && $easier !== null
+                    ? ['slug' => $easier->slug, 'title' => $easier->title, 'folds' => $easier->folds]
+                    : ['slug' => '', 'title' => '', 'folds' => ''],
                 'then' => OutlookData::of($l->then),
             ], $forecast->levers),
             $this->learned->said($lesson->organisation_id),

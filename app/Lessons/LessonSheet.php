@@ -105,6 +105,8 @@ final readonly class LessonSheet
     public function cards(array $lessons): array
     {
         self::loadListed($lessons);
+        $there = fn (Lesson $lesson): bool => Programme::isThere($lesson, $this->shelf);
+        $lessons = array_values(array_filter($lessons, $there));
         $finished = $this->record->finished($lessons);
 
         return array_map(function (Lesson $lesson) use ($finished): LessonCard {

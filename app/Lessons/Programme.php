@@ -6,6 +6,7 @@ namespace App\Lessons;
 
 use App\Models\Lesson;
 use App\Models\LessonModel;
+use App\Shelf\GoneFromShelf;
 use App\Shelf\ModelFacts;
 use App\Shelf\ModelShelf;
 use Cathedra\Core\Lesson\Programme as CoreProgramme;
@@ -25,15 +26,39 @@ final readonly class Programme
         $items = [];
         $next = 1;
         foreach ($lesson->models as $model) {
-            $own = $instead[$model->model] ?? $model->ways ?? [];
+            if (! $shelf->has($model->model)) {
+                continue; // gone from the library since it was planned
+            }
+            $own = self::offered($shelf, $model->model, $instead[$model->model] ?? $model->ways ?? []);
             $items[] = $item = self::item($shelf, $model, $own, $next);
             $next += count($item->loads);
         }
         if ($items === []) {
-            throw new \LogicException("Lesson {$lesson->id} has no model.");
+            throw GoneFromShelf::of($lesson);
         }
 
         return new self($items);
+    }
+
+    /** Whether something of the lesson is still on the shelf. */
+    public static function isThere(Lesson $lesson, ModelShelf $shelf): bool
+    {
+        return $lesson->models->contains(static fn (LessonModel $model): bool => $shelf->has($model->model));
+    }
+
+    /**
+     * The ways that are still offered; for the others the usual one is taken.
+     *
+     * @param  array<string, string>  $ways
+     * @return array<string, string>
+     */
+    private static function offered(ModelShelf $shelf, string $slug, array $ways): array
+    {
+        return $ways === [] || $shelf->offers($slug, $ways) ? $ways : array_filter(
+            $ways,
+            static fn (string $option, string $name): bool => $shelf->offers($slug, [$name => $option]),
+            ARRAY_FILTER_USE_BOTH,
+        );
     }
 
     public function steps(): int

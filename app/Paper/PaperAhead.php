@@ -83,6 +83,9 @@ final readonly class PaperAhead
         $rows = [];
         $unplanned = 0;
         foreach ($lessons as $lesson) {
+            if (! Programme::isThere($lesson, $this->shelf)) {
+                continue;
+            }
             $paper = $this->bench->reckon($lesson);
             $unplanned += $paper === null ? 1 : 0;
             $takes = [];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Support;
 
 use App\Bin\InTheBin;
+use App\Shelf\GoneFromShelf;
 use Cathedra\Core\CathedraException;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
@@ -40,6 +41,11 @@ final class ApiErrors
                 410,
                 $error->getMessage(),
                 [['pointer' => '/lesson', 'message' => $error->getMessage()]],
+            ),
+            $error instanceof GoneFromShelf => self::json(
+                410,
+                $error->getMessage(),
+                [['pointer' => '/models', 'message' => $error->getMessage()]],
             ),
             $error instanceof Conflict => self::json(
                 409,

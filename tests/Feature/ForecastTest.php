@@ -70,6 +70,54 @@ final class ForecastTest extends TestCase
         self::assertNotContains('decorate', array_column($then['levers'], 'name'));
     }
 
+    /** Hopeless as it is: how far to go, what would do, and a plan beside it that comes true when it is taken. */
+    public function testAHopelessPlanSaysWhatWouldHelp(): void
+    {
+        $lead = $this->lead();
+        $this->actingAs($lead);
+        $group = $this->group($lead, array_map(static fn (int $n): string => "Learner $n", range(1, 16)));
+        $slot = [
+            'starts_at' => '2030-01-05T10:00', 'ends_at' => '2030-01-05T10:40', 'helpers' => 1,
+            'models' => [['model' => 'crane']],
+        ];
+        $id = $this->postJson('/api/lessons', $this->lessonInput($group, $slot))->assertCreated()->json('card.id');
+        $forecast = $this->getJson("/api/lessons/$id/forecast")->assertOk()->json();
+        self::assertLessThan(0.2, $forecast['now']['share']);
+        $checks = array_column(array_filter(
+            $this->getJson("/api/lessons/$id")->json('plan.lines'),
+            static fn (array $line): bool => $line['kind'] === 'checkpoint',
+        ), 'step');
+        self::assertContains($forecast['now']['until'], $checks, 'as far as a checkpoint');
+        $levers = array_column($forecast['levers'], null, 'name');
+        $easier = $levers['easier'];
+        self::assertNotSame('', $easier['model']['folds']);
+        self::assertGreaterThan(0.5, $easier['share']);
+        self::assertSame($levers, array_column($forecast['levers'], null, 'name'));
+        $shares = array_column($forecast['levers'], 'share');
+        $falling = $shares;
+        rsort($falling);
+        self::assertSame($falling, $shares, 'most useful first');
+
+        $this->putJson("/api/lessons/$id", $this->lessonInput($group, [
+            'models' => [['model' => $easier['model']['slug']]],
+        ] + $slot))->assertOk();
+        $then = $this->getJson("/api/lessons/$id/forecast")->json();
+        self::assertSame($easier['then'], $then['now']);
+        self::assertNull($then['now']['until']);
+
+        // another way of a passage that gains comes true too
+        foreach ($forecast['levers'] as $lever) {
+            if ($lever['name'] !== 'way') {
+                continue;
+            }
+            $ways = [$lever['way']['passage'] => $lever['way']['option']];
+            $this->putJson("/api/lessons/$id", $this->lessonInput($group, [
+                'models' => [['model' => 'crane', 'ways' => $ways]],
+            ] + $slot))->assertOk();
+            self::assertSame($lever['then'], $this->getJson("/api/lessons/$id/forecast")->json('now'));
+        }
+    }
+
     /** What the lead says of blocks, checkpoints and times is kept, read back, and planned with. */
     public function testALeadMayMoveBlocksAndCheckpointsAndSayTimes(): void
     {

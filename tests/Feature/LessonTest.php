@@ -69,6 +69,28 @@ final class LessonTest extends TestCase
         self::assertCount(1, $home['taught']);
     }
 
+    /** A model is taken out of the library: nothing falls over, and what is said names the remedy. */
+    public function testAModelThatIsGoneFromTheShelf(): void
+    {
+        [, $lesson] = $this->planned();
+        $other = $this->postJson('/api/lessons', $this->lessonInput($lesson->group))->assertCreated()->json('card.id');
+        $lesson->models()->update(['model' => 'unicorn', 'ways' => null]);
+        $gone = $this->getJson("/api/lessons/{$lesson->id}")->assertStatus(410);
+        self::assertStringContainsString('(unicorn)', (string) $gone->json('message'));
+        $this->getJson("/api/lessons/{$lesson->id}/forecast")->assertStatus(410);
+        $ids = static fn (array $cards): array => array_column($cards, 'id');
+        self::assertSame([$other], $ids($this->getJson('/api/lessons')->assertOk()->json('lessons')));
+        $this->getJson('/api/home')->assertOk();
+        $this->getJson('/api/paper-ahead')->assertOk();
+        $this->get("/api/groups/{$lesson->group_id}/calendar.ics")->assertOk();
+
+        // one of two is gone: the other is taught; a way that is gone: the usual one is
+        $lesson->models()->create(['place' => 1, 'model' => 'crane', 'ways' => ['base' => 'magic', 'wings' => 'low']]);
+        $left = $this->getJson("/api/lessons/{$lesson->id}")->assertOk()->json();
+        self::assertSame(['crane'], array_column($left['models'], 'slug'));
+        self::assertSame(['wings' => 'low'], $left['models'][0]['ways']);
+    }
+
     public function testThePlanFollowsTheRoom(): void
     {
         [, $lesson] = $this->planned();

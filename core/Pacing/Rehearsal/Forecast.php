@@ -40,7 +40,8 @@ final readonly class Forecast
     }
 
     /**
-     * @param  list<Plan>  $others  the same lesson in other ways, which the lead may take instead
+     * @param  list<array{string, Plan}>  $others  lessons that the lead may give instead, each with the name of its
+     *     lever: way, easier
      *
      * @throws BadPlan
      */
@@ -76,8 +77,8 @@ final readonly class Forecast
         foreach (self::changes($plan, $policies) as $name => $changed) {
             $try($name, $changed);
         }
-        foreach ($others as $i => $other) {
-            $try('way', $other, $i);
+        foreach ($others as $i => [$name, $other]) {
+            $try($name, $other, $i);
         }
         usort($levers, static fn (Lever $a, Lever $b): int => [$b->share, $b->minutes] <=> [$a->share, $a->minutes]);
 
@@ -118,6 +119,9 @@ final readonly class Forecast
         }
         if ($chosen['show'] === 'along') {
             $changes['twice'] = $policy(['show' => 'twice']);
+        }
+        if (! $plan->policies->isSelfPaced() && $room->learners > 1) {
+            $changes['cards'] = $policy(['show' => 'cards']);
         }
         if ($chosen['pace'] === 'everybody') {
             $changes['wait'] = $policy(['pace' => 'wait']);

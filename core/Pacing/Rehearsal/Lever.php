@@ -8,12 +8,13 @@ namespace Cathedra\Core\Pacing\Rehearsal;
 final readonly class Lever
 {
     /**
-     * @param  string  $name  a key of words: helper, squares, prepared, forgiving, decorate, twice, cards, wait; or way
+     * @param  string  $name  a key of words: helper, squares, prepared, forgiving, decorate, twice, cards, wait; or, of
+     *     another lesson: way, easier
      * @param  float  $minutes  sooner, the time by which nine of ten such rooms are done
      * @param  float  $share  more of the learners done by the bell, 0 to 1
      * @param  Outlook  $then  how the lesson would go
      * @param  int|null  $steps  how many steps are folded before, for a prepared start
-     * @param  int|null  $other  which of the other plans it is, for a way
+     * @param  int|null  $other  which of the other plans it is
      */
     public function __construct(
         public string $name,

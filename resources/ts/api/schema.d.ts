@@ -992,8 +992,7 @@ export interface components {
             slug: string;
             title: string;
             why: string;
-            /** @description of a lesson with it, enough in nine of ten such rooms */
-            minutes: number;
+            fit: components["schemas"]["ModelFit"];
         };
         /** @description The wall chart: learners x models, the best end each learner reached. */
         WallData: {
@@ -1060,11 +1059,16 @@ export interface components {
             /** @description what would help, most useful first: minutes sooner, and more of the learners done */
             levers: {
                 /** @enum {string} */
-                name: "helper" | "squares" | "decorate" | "prepared" | "forgiving" | "twice" | "wait" | "way";
+                name: "helper" | "squares" | "decorate" | "prepared" | "forgiving" | "twice" | "cards" | "wait" | "way" | "easier";
                 minutes: number;
                 share: number;
                 steps: number | null;
                 way: components["schemas"]["LeverWay"] | null;
+                model: {
+                    slug: string;
+                    title: string;
+                    folds: string;
+                };
                 then: components["schemas"]["OutlookData"];
             }[];
             source: string;

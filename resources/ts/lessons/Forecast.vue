@@ -38,8 +38,13 @@ function gain({ minutes, share }: Lever) {
 }
 
 const { pulled, pull, takeBack } = useLevers(() => props.lesson, (changes) => emit('change', changes))
-const named = ({ name, steps, way }: Pick<Lever, 'name' | 'steps' | 'way'>) =>
-  t(`forecast.${name}`, { n: steps ?? 0, question: way?.question ?? '', title: way?.title ?? '' })
+const named = ({ name, steps, way, model }: Pick<Lever, 'name' | 'steps' | 'way' | 'model'>) =>
+  t(`forecast.${name}`, {
+    n: steps ?? 0,
+    question: way?.question ?? '',
+    title: way?.title ?? model.title,
+    folds: model.folds,
+  })
 const same = (lever: Lever) => beside.value?.name === lever.name && beside.value.way?.option === lever.way?.option
 </script>
 

@@ -1,6 +1,6 @@
 import { useSessionStorage } from '@vueuse/core'
 import type { ForecastData, LessonData, LessonInput } from '../api/client'
-import { modelsWith } from './input'
+import { modelsOf, modelsWith } from './input'
 
 export type Lever = ForecastData['levers'][number]
 
@@ -14,11 +14,12 @@ interface Pulled {
   name: Lever['name']
   steps: number | null
   way: Lever['way']
+  model: Lever['model']
   back: Setting
 }
 
 /** What a lever sets, and what takes it back. */
-function settings({ name, steps, way }: Lever, lesson: LessonData): [Setting, Setting] {
+function settings({ name, steps, way, model }: Lever, lesson: LessonData): [Setting, Setting] {
   const { setting } = lesson
   const column = (forth: Partial<LessonInput>, back: Partial<LessonInput>): [Setting, Setting] => [
     { kind: 'column', set: forth },
@@ -43,11 +44,18 @@ function settings({ name, steps, way }: Lever, lesson: LessonData): [Setting, Se
       return policy('show', 'twice')
     case 'wait':
       return policy('pace', 'wait')
+    case 'cards':
+      return policy('show', 'cards')
+    case 'easier':
+      return column(
+        { models: [{ model: model.slug }, ...modelsOf(lesson).slice(1)], prepared: 0 },
+        { models: modelsOf(lesson), prepared: setting.policies.prepared },
+      )
     case 'way': {
-      const { model = '', passage = '', option = '', was = '', first = 1 } = way ?? {}
+      const { model: of = '', passage = '', option = '', was = '', first = 1 } = way ?? {}
       return [
-        { kind: 'way', model, passage, option, first },
-        { kind: 'way', model, passage, option: was, first },
+        { kind: 'way', model: of, passage, option, first },
+        { kind: 'way', model: of, passage, option: was, first },
       ]
     }
   }
@@ -73,7 +81,7 @@ export function useLevers(lesson: () => LessonData, change: (changes: Partial<Le
   })
   function pull(lever: Lever) {
     const [forth, back] = settings(lever, lesson())
-    pulled.value = { name: lever.name, steps: lever.steps, way: lever.way, back }
+    pulled.value = { name: lever.name, steps: lever.steps, way: lever.way, model: lever.model, back }
     change(changeOf(forth, lesson()))
   }
   function takeBack() {

@@ -23,6 +23,19 @@ async function read(chosen: string) {
   await answer(client.PUT('/api/me', { body: { unit: units.value.find((u) => u === chosen) ?? 'mm' } }))
   await cache.invalidateQueries()
 }
+/** What most rooms have, put in with one press; plenty of it until somebody counts. */
+const COMMON = ['a4', 'letter', 'square-150', 'newspaper']
+const common = computed(() => (me.data.value?.formats ?? []).filter((one) => COMMON.includes(one.key)))
+const putting = ref(false)
+async function put({ name, width, height, grammage, kind, sides }: (typeof common.value)[number]) {
+  putting.value = true
+  await answer(
+    client.POST('/api/stocks', {
+      body: { name, width_mm: width, height_mm: height, grammage, kind, sides, count: null },
+    }),
+  ).finally(() => { putting.value = false })
+  await cache.invalidateQueries()
+}
 /** The paper whose form lies open; null: a new one. */
 const editing = ref<StockData | null>(null)
 async function show(stock: StockData) {
@@ -58,6 +71,11 @@ async function remove(stock: StockData) {
         {{ stocks.data.value.length ? t('cupboard.title', { n: stocks.data.value.length }) : t('cupboard.empty') }}
       </h1>
       <p v-if="stocks.data.value.length === 0" class="quiet">{{ t('cupboard.emptyText') }}</p>
+      <div v-if="stocks.data.value.length === 0" class="common">
+        <v-btn v-for="one in common" :key="one.key" variant="outlined" :loading="putting" @click="put(one)">{{
+          t('cupboard.put', { name: one.name })
+        }}</v-btn>
+      </div>
       <ul class="list">
         <li v-for="stock in stocks.data.value" :key="stock.id" class="pile">
           <svg viewBox="-2 -2 104 104" width="76" height="76" aria-hidden="true">

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useModels, useNextModels } from '../api/queries'
+import { useGroups, useModels, useNextModels } from '../api/queries'
+import FitOf from '../lessons/FitOf.vue'
 import FoldPicture from '../parts/FoldPicture.vue'
 
 /** What the group could fold next, and why, each with its picture. */
@@ -9,6 +10,8 @@ const props = defineProps<{ group: number }>()
 const { t } = useI18n()
 const next = useNextModels(() => props.group)
 const models = useModels()
+const groups = useGroups()
+const learners = computed(() => groups.data.value?.find((one) => one.id === props.group)?.learners.length ?? 0)
 const list = computed(() =>
   (next.data.value ?? []).flatMap((one) => {
     const model = models.data.value?.find((m) => m.slug === one.slug)
@@ -28,6 +31,7 @@ const list = computed(() =>
             ><b>{{ one.title }}</b></RouterLink
           >
           <span class="why">{{ one.why }}</span>
+          <FitOf :fit="one.fit" :slot-minutes="60" :learners="learners" />
           <RouterLink :to="{ name: 'new-lesson', query: { model: one.slug } }">{{ t('keep.plan') }}</RouterLink>
         </span>
       </li>

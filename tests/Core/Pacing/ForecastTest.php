@@ -187,6 +187,28 @@ final class ForecastTest extends TestCase
         self::assertSame(0.0, $forecast->now->answer->share);
     }
 
+    /** One learner and sixty, nobody to help, ten minutes and three hours: figures a lead could believe. */
+    public function testTheEdgesComeOutSane(): void
+    {
+        $rooms = [[1, 0, 10], [1, 1, 180], [8, 0, 120], [60, 0, 10], [60, 2, 180], [60, 20, 180]];
+        foreach ($rooms as [$n, $helpers, $slot]) {
+            $plan = self::plan('crane', $n, $helpers)->with(['minutes' => $slot]);
+            $forecast = Forecast::of($plan, self::times(), self::policies());
+            $answer = $forecast->now->answer;
+            [$early, $middle, $late] = array_map($forecast->now->end(...), [0.1, 0.5, 0.9]);
+            self::assertTrue($early > 0 && $early <= $middle && $middle <= $late, "$n $helpers");
+            self::assertLessThan($n === 60 && $helpers === 0 ? 5 * 3600 : 3 * 3600, $late, "$n with $helpers");
+            self::assertTrue($answer->share >= 0 && $answer->share <= 1 && $answer->busy >= 0 && $answer->busy <= 1);
+            self::assertTrue($answer->idle >= 0 && $answer->queue >= 0);
+            self::assertSame($slot === 10 ? 0.0 : 1.0, round($answer->share ?? -1, 1), "$n learners in $slot minutes");
+            foreach ($forecast->levers as $lever) {
+                self::assertGreaterThan(0, $lever->minutes);
+                self::assertGreaterThanOrEqual(-0.02, $lever->share, $lever->name);
+            }
+            self::assertNull($forecast->now->until, 'done, or no checkpoint so soon');
+        }
+    }
+
     public function testAnUnknownAgeIsRefused(): void
     {
         $this->expectException(BadPlan::class);
