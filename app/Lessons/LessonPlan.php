@@ -43,13 +43,14 @@ final readonly class LessonPlan
     {
         $timeline = PlanOf::timeline($lesson);
         $squaring = $this->plan->squaring($lesson, $programme);
+        $wanted = $this->plan->squaringTime($lesson, $programme);
         $times = $this->learned->times($lesson->organisation_id);
 
         return array_map(static fn (string $key): array => [
             'key' => $key,
             'minutes' => $timeline->minutes[$key] ?? null,
             'usual' => $key === Timeline::FOLDING ? 0 : (int) round(match ($key) {
-                'squaring' => $squaring,
+                'squaring' => $wanted,
                 default => $times->blocks[str_replace('-', '_', $key)],
             } / 60),
             'out' => $key !== Timeline::FOLDING

@@ -43,14 +43,18 @@ final readonly class PlanOf
             : Timeline::of($lesson->blocks['order'], $lesson->blocks['minutes'])->decorating($lesson->decorate);
     }
 
-    /** Seconds of making squares in the lesson. */
+    /** Seconds of making squares in the lesson; 0 where they are made before. */
     public function squaring(Lesson $lesson, Programme $programme): int
+    {
+        return $lesson->square_in_lesson ? $this->squaringTime($lesson, $programme) : 0;
+    }
+
+    /** Seconds that making the squares would take in the lesson. */
+    public function squaringTime(Lesson $lesson, Programme $programme): int
     {
         $factor = $this->files->times()->ages[$lesson->group->age_band]['factor'] ?? 1;
         $squares = count(array_filter($programme->models(), static fn (ModelFacts $m): bool => $m->ratio === 1.0));
 
-        return $lesson->square_in_lesson
-            ? $squares * (int) round($this->kits->squaringSeconds($lesson->method) * $factor)
-            : 0;
+        return $squares * (int) round($this->kits->squaringSeconds($lesson->method) * $factor);
     }
 }

@@ -64,7 +64,7 @@ const same = (lever: Lever) => beside.value?.name === lever.name && beside.value
           t(
             'forecast.hold',
             {
-              n: hold.step,
+              step: hold.step,
               name: stepName(hold.step),
               min: whole(hold.minutes),
               from: clock(lesson.card.starts_at, hold.from),
