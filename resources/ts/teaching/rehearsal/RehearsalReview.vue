@@ -30,6 +30,10 @@ const rows = computed(() => [
 const hints = computed(() => {
   const { review, cast } = props
   const said: string[] = []
+  if (review.finish === null) {
+    const left = cast.learners.length - review.done
+    said.push(t('rehearse.early', { n: left }, left))
+  }
   if (review.finish !== null && review.finish > 1.15 * cast.best.finish)
     said.push(t(review.idle > cast.best.idle + 1 ? 'rehearse.sooner' : 'rehearse.showLess'))
   if (review.queue > cast.best.queue + 0.5) said.push(t('rehearse.helpMore'))
@@ -79,6 +83,7 @@ const hints = computed(() => {
 </template>
 
 <style scoped>
+h1 { margin: 18px 0 12px; }
 .sheet { padding: 22px 28px; display: grid; gap: 10px; }
 table { border-collapse: collapse; font-size: 1.15rem; }
 th, td { text-align: left; padding: 10px 24px 10px 0; border-top: 1px solid #e3e6e1; font-weight: 400; }
