@@ -194,7 +194,7 @@ final class InsightTest extends TestCase
             'rotate' => 0.1,
             'repeat' => 0.3,
         ];
-        $folds = array_map(static fn (float $w): array => ['fold' => 40, 'show' => 20, 'weight' => $w], $weights);
+        $folds = array_map(static fn (float $w): array => ['hands' => 1, 'factor' => 1, 'weight' => $w], $weights);
         $folds['petal']['builds_on'] = ['squash'];
         $scale = Difficulty::fromArray([
             'creases' => 0.1,
@@ -206,7 +206,11 @@ final class InsightTest extends TestCase
             'levels' => [0.7, 1.4, 2.0, 2.6],
             'hard_from' => 4,
             'source' => 'for a test',
-        ], FoldTable::fromArray(['folds' => $folds, 'source' => 'for a test']));
+        ], FoldTable::fromArray([
+            'folds' => $folds,
+            'seconds' => ['step' => 8, 'each' => 16, 'show_step' => 6, 'show_each' => 9],
+            'source' => 'for a test',
+        ]));
 
         return ModelInsight::of($model, $scale);
     }
