@@ -68,7 +68,7 @@ final readonly class Loader
                     '.',
             );
         }
-        $top->knowSteps($list->ids);
+        $top->knowSteps($list->ids, $list->elsewhere);
         $count = count($list->steps);
         $model = new Sequence(
             $slug,
@@ -78,8 +78,8 @@ final readonly class Loader
             Side::from($top->oneOf('side_up', ['front', 'back'])),
             $top->whole('age_from', 3, 99),
             $top->whole('difficulty', 1, 5),
-            $top->steps('resting', $count),
-            $top->steps('checkpoints', $count),
+            $top->stepsThere('resting', $count),
+            $top->stepsThere('checkpoints', $count),
             $top->texts('cautions'),
             $list->steps,
             $parts,

@@ -13,6 +13,9 @@ final class Reader
     /** @var array<string, int> */
     private array $ids = [];
 
+    /** @var list<string> */
+    private array $elsewhere = [];
+
     /** @param  array<array-key, mixed>  $map */
     private function __construct(
         private readonly array $map,
@@ -145,10 +148,30 @@ final class Reader
         return $list;
     }
 
-    /** @param  array<string, int>  $ids  numbers of the steps that may be named by an id */
-    public function knowSteps(array $ids): void
+    /**
+     * @param  array<string, int>  $ids  numbers of the steps that may be named by an id
+     * @param  list<string>  $elsewhere  ids of steps that only other ways have
+     */
+    public function knowSteps(array $ids, array $elsewhere = []): void
     {
         $this->ids = $ids;
+        $this->elsewhere = $elsewhere;
+    }
+
+    /**
+     * The same as steps(), where those that only other ways have are left out.
+     *
+     * @return list<int>
+     *
+     * @throws BadSequence when it is not a list of steps from 1 to $max
+     */
+    public function stepsThere(string $key, int $max): array
+    {
+        $there = array_filter($this->stepList($key), fn (mixed $entry): bool => ! is_string($entry)
+            || isset($this->ids[$entry])
+            || ! in_array($entry, $this->elsewhere, true));
+
+        return array_values(array_map(fn (mixed $entry): int => $this->number($key, $entry, $max), $there));
     }
 
     /**
@@ -160,12 +183,18 @@ final class Reader
      */
     public function steps(string $key, int $max): array
     {
+        return array_map(fn (mixed $entry): int => $this->number($key, $entry, $max), $this->stepList($key));
+    }
+
+    /** @return list<mixed> */
+    private function stepList(string $key): array
+    {
         $list = $this->value($key) ?? [];
         if (! is_array($list) || ! array_is_list($list)) {
             throw $this->bad($key, "\"$key\" must be a list of steps.");
         }
 
-        return array_map(fn (mixed $entry): int => $this->number($key, $entry, $max), $list);
+        return $list;
     }
 
     /** @throws BadSequence when there is no such step */

@@ -22,6 +22,9 @@ final class StepList
     /** @var array<string, int> step numbers by id */
     public array $ids = [];
 
+    /** @var list<string> ids of steps that other ways have */
+    public array $elsewhere = [];
+
     /**
      * @param  array<string, Part>  $parts
      * @param  array<string, string>  $choice  option by route
@@ -188,6 +191,7 @@ final class StepList
             // the other ways are read all the same, so that a mistake in them is found
             $list = $key === $chosen ? $this : clone $untouched;
             $list->read($steps, "$path.options.$key.steps", $part, true, $isChoice);
+            $list === $this || array_push($this->elsewhere, ...array_keys(array_diff_key($list->ids, $this->ids)));
         }
         $this->routes[$name] = new Route(
             $name,

@@ -149,11 +149,11 @@ final class GroupAndStockTest extends TestCase
         $this->seed();
         $this->seed(); // twice: nothing doubles
         self::assertSame(
-            [3, 40, 6, 6],
+            [4, 52, 6, 18],
             [Group::query()->count(), Learner::query()->count(), Stock::query()->count(), Lesson::query()->count()],
         );
         self::assertSame(
-            [2, 1],
+            [14, 1],
             [
                 Lesson::query()->whereNotNull('ended_at')->count(),
                 Lesson::query()->whereDate('starts_at', today())->count(),

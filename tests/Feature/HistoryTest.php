@@ -104,7 +104,7 @@ final class HistoryTest extends TestCase
     {
         yield 'wall chart' => ['/api/groups/{group}/wall', 3];
         yield 'home' => ['/api/home', 10];
-        yield 'lessons' => ['/api/lessons', 7];
+        yield 'lessons' => ['/api/lessons', 9];
         yield 'groups' => ['/api/groups', 3];
     }
 

@@ -13,8 +13,11 @@ final class WaysTest extends TestCase
         $group = $this->group($lead);
         $this->actingAs($lead);
         $ways = $this->getJson("/api/models/crane/ways?group={$group->id}")->assertOk()->json();
-        self::assertSame(['base', 'legs', 'end', 'first', 'wings', 'body'], array_column($ways['passages'], 'name'));
-        [$base, $legs, $end, $first, $wings] = $ways['passages'];
+        self::assertSame(
+            ['base', 'slim', 'legs', 'end', 'first', 'wings', 'body'],
+            array_column($ways['passages'], 'name'),
+        );
+        [$base, $slim, $legs, $end, $first, $wings] = $ways['passages'];
         self::assertSame(
             ['base', 'How do they reach the square base?', 6, 7],
             [$base['name'], $base['question'], $base['first'], $base['last']],
@@ -33,6 +36,8 @@ final class WaysTest extends TestCase
         self::assertNotSame($first['options'][0]['picture'], $first['options'][1]['picture']);
         self::assertSame([true, [0, 1]], [$end['alike'], array_column($end['options'], 'steps')]);
         self::assertNotSame($end['options'][0]['picture'], $end['options'][1]['picture'], 'one is turned over');
+        // Narrowed or not: two steps of its own, and neck and tail by other lines.
+        self::assertSame([false, [4, 2]], [$slim['alike'], array_column($slim['options'], 'steps')]);
         self::assertStringStartsWith('For steady hands', $wings['options'][1]['when']);
 
         // The minutes are those that a lesson planned so needs.
@@ -45,7 +50,7 @@ final class WaysTest extends TestCase
             ->json();
         self::assertSame($lesson['plan']['needed_minutes'], $chosen['minutes']);
         self::assertSame([false, true, false], array_column($chosen['passages'][0]['options'], 'chosen'));
-        self::assertSame(20, $chosen['passages'][4]['first'] - 1, 'numbered by the way chosen');
+        self::assertSame(20, $chosen['passages'][5]['first'] - 1, 'numbered by the way chosen');
     }
 
     public function testWithoutAGroupNoMinutesAndWithoutWaysNoPassages(): void

@@ -72,6 +72,27 @@ final class ChoiceTest extends TestCase
         self::folded(str_replace('if: {tip: folded}}'."\n", '}'."\n", $steps, $n), ['tip' => 'left']);
     }
 
+    /** Where it may rest is said once for all ways; a step that no way has is refused in each. */
+    public function testAPlaceToRestMayBeAStepOfSomeWaysOnly(): void
+    {
+        $text = str_replace("steps:\n", "resting: [tipped]\ncheckpoints: [tipped, 2]\nsteps:\n", self::HEAD).self::TIP;
+        $of = static fn (array $ways): array => [
+            Loader::load('test', $text, $ways)->resting, Loader::load('test', $text, $ways)->checkpoints,
+        ];
+        self::assertSame([[1], [1, 2]], $of([]));
+        self::assertSame([[], [2]], $of(['tip' => 'left']));
+        $this->expectException(BadSequence::class);
+        $this->expectExceptionMessage('"resting" must name steps');
+        Loader::load('test', str_replace('resting: [tipped]', 'resting: [topped]', $text), ['tip' => 'left']);
+    }
+
+    /** The steps that hold for an option belong to it, wherever they stand. */
+    public function testStepsThatHoldForAnOptionOnlyAreItsSteps(): void
+    {
+        self::assertSame([1, 2, 3], self::folded(self::TIP)->sequence->routes['tip']->steps());
+        self::assertSame([1, 2], self::folded(self::TIP, ['tip' => 'left'])->sequence->routes['tip']->steps());
+    }
+
     /** @return iterable<string, array{string, string, string, int, string}> */
     public static function faults(): iterable
     {
