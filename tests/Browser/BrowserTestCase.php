@@ -66,7 +66,7 @@ abstract class BrowserTestCase extends TestCase
      *
      * @param  list<string>  $names
      */
-    protected function lesson(array $names, string $model = 'dog-face'): int
+    protected function lesson(array $names, string $model = 'dog-face', int $minutes = 60): int
     {
         $account = shell_exec(
             'php artisan cathedra:account Lead lead'.
@@ -85,11 +85,11 @@ abstract class BrowserTestCase extends TestCase
             'learners' => array_map(static fn (string $n): array => ['id' => null, 'name' => $n], $names),
         ]);
 
-        return $this->lessonWith($group['id'], $model);
+        return $this->lessonWith($group['id'], $model, $minutes);
     }
 
     /** A lesson of today with a model; answers its number. */
-    protected function lessonWith(int $group, string $model): int
+    protected function lessonWith(int $group, string $model, int $minutes = 60): int
     {
         $day = date('Y-m-d');
 
@@ -97,7 +97,7 @@ abstract class BrowserTestCase extends TestCase
             'group_id' => $group,
             'models' => [['model' => $model]],
             'starts_at' => "{$day}T10:00",
-            'ends_at' => "{$day}T11:00",
+            'ends_at' => sprintf('%sT%02d:%02d', $day, 10 + intdiv($minutes, 60), $minutes % 60),
             'helpers' => 0,
             'stock_ids' => [],
             'method' => 'scissors',

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\WebDriverBy;
+
 /** The plan is rehearsed: who is done by the bell, what would help, one press to do it and one to take it back. */
 final class PlanTest extends BrowserTestCase
 {
@@ -47,6 +49,30 @@ final class PlanTest extends BrowserTestCase
         $b->visit("/lessons/$lesson/plan")->saying('Will they finish?', 'h2');
         self::assertSame($before, $b->find('.forecast .headline')->getText());
         self::assertSame($levers, $this->names());
+    }
+
+    public function testAHopelessPlanIsLookedAtBesideAnotherAndSplit(): void
+    {
+        $b = $this->browser;
+        $lesson = $this->lesson(['Ada', 'Bram', 'Cleo', 'Dido', 'Ede', 'Fio'], 'crane', 30);
+        $b->visit("/lessons/$lesson/plan")->saying('minutes too long', 'h1');
+        $b->saying('In this slot go as far as step', 'p');
+
+        // beside it an easier model: a table, and a second band in the chart
+        $b->saying('An easier model:', 'li')->findElement(WebDriverBy::cssSelector('.link'))->click();
+        $b->saying('Side by side', 'th');
+        $b->find('.chart .other');
+        self::assertCount(7, $this->all('.beside tbody tr'));
+
+        // the rest a week later, begun with what was folded in this one
+        preg_match('/as far as step (\d+)/', $b->find('.forecast')->getText(), $m);
+        $b->click('Plan the rest for a week later', 'button');
+        $b->saying('The rest is planned for', 'a')->click();
+        $b->until(fn (): bool => ! str_contains($b->path(), "/lessons/$lesson/"), 'the other lesson');
+        $b->saying('What is folded already', 'li');
+        $second = $this->api('/api/lessons/'.explode('/', $b->path())[2]);
+        self::assertSame((int) ($m[1] ?? 0), $second['setting']['policies']['prepared']);
+        self::assertSame(date('Y-m-d', strtotime('+7 days')).'T10:00', $second['card']['starts_at']);
     }
 
     /** @return list<string> */

@@ -16,13 +16,15 @@ const props = defineProps<{
   /** why a step is hard; empty where it is not */
   because: (step: number) => string
 }>()
-const emit = defineEmits<{ change: [changes: Partial<LessonInput>] }>()
+const emit = defineEmits<{ change: [changes: Partial<LessonInput>]; rest: [until: number] }>()
 /** the lever that is looked at beside the plan as it is */
 const beside = defineModel<Lever | undefined>('beside')
 const { t } = useI18n()
 
 const at = (minutes: number) => clock(props.lesson.card.starts_at, 60 * minutes)
 const now = computed(() => props.forecast?.now)
+/** The rest of the first model can be a lesson of its own, begun with what was folded in this one. */
+const mayRest = computed(() => (now.value?.until ?? 0) < (props.lesson.models[0]?.steps ?? 0))
 const headline = computed(() => {
   const learners = props.forecast?.learners ?? 0
   const share = now.value?.share ?? 0
@@ -75,7 +77,12 @@ const same = (lever: Lever) => beside.value?.name === lever.name && beside.value
         }}
         {{ because(hold.step) }}
       </p>
-      <p v-if="now.until !== null">{{ t('forecast.until', { n: now.until, name: stepName(now.until) }) }}</p>
+      <p v-if="now.until !== null">
+        {{ t('forecast.until', { n: now.until, name: stepName(now.until) }) }}
+        <button v-if="mayRest" type="button" class="link no-print" :disabled="saving" @click="emit('rest', now.until)">
+          {{ t('forecast.rest') }}
+        </button>
+      </p>
       <p v-if="now.holds.length === 0">{{ t('forecast.free') }}</p>
       <h3>{{ t('forecast.levers') }}</h3>
       <p v-if="pulled" class="undo">

@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { LessonData, PlanData } from '../api/client'
 import { useForecast, useProgramme, useSaveLesson } from '../api/queries'
-import { clock } from '../parts/clock'
+import { clock, day, later } from '../parts/clock'
 import Blocks from './Blocks.vue'
 import Forecast from './Forecast.vue'
 import Policies from './Policies.vue'
@@ -54,6 +54,24 @@ const closed = computed(() => props.lesson.card.status === 'taught')
 const longest = computed(
   () => [...plan.value.lines].filter((l) => l.kind === 'step').sort((a, b) => b.seconds - a.seconds)[0],
 )
+/** The lesson in which the rest is folded: a week later, at the same hour, begun with what was folded in this one. */
+const second = ref<LessonData>()
+const when = (at: string) => day(at, { today: t('home.today'), tomorrow: t('home.tomorrow') })
+async function rest(until: number) {
+  const { card, setting } = props.lesson
+  const starts_at = later(card.starts_at, 7 * 24 * 60)
+  const body = inputOf(props.lesson, {
+    starts_at,
+    ends_at: later(starts_at, card.minutes),
+    prepared: until,
+    decorate: setting.decorate,
+    policies: Object.fromEntries(setting.policies.list.map((one) => [one.key, one.chosen])),
+    paper_ready: true,
+    square_in_lesson: false,
+  })
+  delete body.version
+  second.value = await save.mutateAsync({ body })
+}
 const change = (changes: Parameters<typeof inputOf>[1]) =>
   save.mutate({ id: props.lesson.card.id, body: inputOf(props.lesson, changes) })
 </script>
@@ -108,7 +126,13 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
         :saving="save.isPending.value"
         :step-name="(n) => step(n)?.name ?? ''"
         :because="(n) => step(n)?.reasons[0] ?? ''"
-        @change="change" />
+        @change="change"
+        @rest="rest" />
+      <p v-if="second" class="good" role="status">
+        <RouterLink :to="{ name: 'plan', params: { id: second.card.id } }">{{
+          t('plan.second', { day: when(second.card.starts_at) })
+        }}</RouterLink>
+      </p>
       <Policies :lesson="lesson" @change="change" />
       <p class="quiet">
         {{ plan.source }} <RouterLink :to="{ name: 'learned' }">{{ t('learned.link') }}</RouterLink>
