@@ -84,10 +84,7 @@ final readonly class FirstLesson
                     'minutes' => $wish->minutes,
                     'helpers' => 0,
                 ],
-                [[
-                    'model' => $model, 'ways' => null, 'side_mm' => null, 'times' => 1, 'own_times' => null,
-                    'checkpoints' => null,
-                ]],
+                [SaveLesson::asUsual($model)],
                 [($there ?? $stock)->id],
             );
         });

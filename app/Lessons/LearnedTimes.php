@@ -129,7 +129,7 @@ final readonly class LearnedTimes
             ->limit(self::LESSONS)
             ->get()
             ->reverse();
-        $lessons->load(['models', 'group' => static fn (Relation $group) => $group->withCount('learners')]);
+        $lessons->load(['models', 'chosen', 'group' => static fn (Relation $group) => $group->withCount('learners')]);
         $lessons = $lessons->filter(fn (Lesson $lesson): bool => $lesson->getRelation('group') !== null
             && Programme::isThere($lesson, $this->shelf));
         $finished = $this->finished(array_values($lessons->modelKeys()));

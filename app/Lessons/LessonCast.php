@@ -22,6 +22,7 @@ final readonly class LessonCast
     /** @param  int  $seed  another number, other chance */
     public function of(Lesson $lesson, int $seed): CastData
     {
+        $lesson->loadMissing(LessonSheet::WITH);
         $times = $this->learned->times($lesson->organisation_id);
         $plan = $this->plan->rehearsable($lesson, Programme::of($lesson, $this->shelf));
         $blocks = array_values(array_filter(

@@ -28,6 +28,7 @@ final readonly class LessonForecast
 
     public function of(Lesson $lesson): ForecastData
     {
+        $lesson->loadMissing(LessonSheet::WITH);
         $times = $this->learned->times($lesson->organisation_id);
         $programme = Programme::of($lesson, $this->shelf);
         $plan = $this->plan->rehearsable($lesson, $programme);

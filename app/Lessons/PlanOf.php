@@ -6,8 +6,10 @@ namespace App\Lessons;
 
 use App\Models\Lesson;
 use App\Paper\Kits;
+use App\Paper\PaperAdvice;
 use App\Shelf\ModelFacts;
 use App\Support\LibraryFiles;
+use Cathedra\Core\Pacing\ModelLoad;
 use Cathedra\Core\Pacing\Rehearsal\Plan;
 use Cathedra\Core\Pacing\Room;
 use Cathedra\Core\Pacing\Timeline;
@@ -19,6 +21,7 @@ final readonly class PlanOf
         private Kits $kits,
         private LibraryFiles $files,
         private PoliciesOf $policies,
+        private PaperAdvice $paper,
     ) {
     }
 
@@ -26,7 +29,7 @@ final readonly class PlanOf
     {
         return Plan::of(
             $room,
-            $programme->loads(),
+            $this->onPaper($lesson, $programme),
             $lesson->minutes,
             $this->squaring($lesson, $programme),
             $lesson->decorate,
@@ -34,6 +37,22 @@ final readonly class PlanOf
             $this->files->teachingRules(),
             self::timeline($lesson),
         );
+    }
+
+    /** @return list<ModelLoad> with what the paper makes of them */
+    private function onPaper(Lesson $lesson, Programme $programme): array
+    {
+        // a list of taught lessons does not read the papers of each; their plans are not looked at any more
+        $isRead = $lesson->relationLoaded('chosen') || isset($lesson->used_paper['stocks']);
+        $stock = $isRead ? $lesson->papers()[0] ?? null : null;
+        if ($stock === null) {
+            return $programme->loads();
+        }
+        $band = $lesson->group->age_band;
+
+        return array_map(fn (ModelLoad $load, ProgrammeItem $item): ModelLoad => $load->with([
+            'hardPaper' => $this->paper->willFold($stock, $item->facts, $band, $item->side)->verdict === 'hard',
+        ]), $programme->loads(), $programme->items);
     }
 
     public static function timeline(Lesson $lesson): Timeline

@@ -89,10 +89,7 @@ final readonly class PlanTerm
                         'minutes' => $minutes,
                         'helpers' => $group->helpers,
                     ],
-                    [[
-                        'model' => $one['model'], 'ways' => null, 'side_mm' => null, 'times' => 1,
-                        'own_times' => null, 'checkpoints' => null,
-                    ]],
+                    [SaveLesson::asUsual($one['model'])],
                     [],
                 )->id;
             }

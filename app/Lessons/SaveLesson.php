@@ -69,6 +69,19 @@ final readonly class SaveLesson
         return $lesson->unsetRelations();
     }
 
+    /**
+     * A model as it is taught where nobody has said anything of it.
+     *
+     * @return Placed
+     */
+    public static function asUsual(string $model): array
+    {
+        return [
+            'model' => $model, 'ways' => null, 'side_mm' => null, 'times' => 1, 'own_times' => null,
+            'checkpoints' => null,
+        ];
+    }
+
     /** @param  list<Placed>  $models */
     private function place(Lesson $lesson, array $models): void
     {

@@ -19,6 +19,7 @@ final readonly class ModelLoad
      * @param  int  $times  how often it is folded; the second time goes quicker
      * @param  float  $side  mm, the shorter side of its sheet
      * @param  array<int, int>  $own  seconds to fold a step (from 1) that the lead says this group takes
+     * @param  bool  $hardPaper  whether its paper folds it hardly
      */
     public function __construct(
         public array $steps,
@@ -26,6 +27,7 @@ final readonly class ModelLoad
         public int $times = 1,
         public float $side = self::SIDE,
         public array $own = [],
+        public bool $hardPaper = false,
     ) {
         foreach ($own as $step => $seconds) {
             if (! isset($steps[$step - 1]) || $seconds < self::OWN[0] || $seconds > self::OWN[1]) {

@@ -23,8 +23,8 @@ final readonly class StepTimes
      * @param  float  $fold  the median of folding it
      * @param  float  $stuck  chance to get stuck, 0 to 1
      * @param  float  $base  of a fold of this kind, or of what is repeated
-     * @param  array<string, float>  $factors  that make the one of the other: sides, layers, small, known, learned, or
-     *     again
+     * @param  array<string, float>  $factors  that make the one of the other: sides, layers, small, paper, known,
+     *     learned, or again
      */
     private function __construct(
         public float $show,
@@ -49,22 +49,24 @@ final readonly class StepTimes
                 array_map(static fn (int $n): ?self => $all[$n - 1] ?? null, $step->repeats),
             ));
             $all[] = $again === []
-                ? self::first($step, $times, $model->side, in_array($step->fold, $knows, true))
+                ? self::first($step, $times, $model, in_array($step->fold, $knows, true))
                 : self::again($again, $times);
         }
 
         return $all;
     }
 
-    private static function first(StepLoad $step, BaseTimes $times, float $side, bool $isKnown): self
+    private static function first(StepLoad $step, BaseTimes $times, ModelLoad $model, bool $isKnown): self
     {
         $base = $times->folds[$step->fold]
             ?? throw new BadPlan("There is no base time for the fold \"{$step->fold}\".");
-        $isSmall = $step->shortest !== null && $step->shortest * $side < $times->smallMm;
+        $isSmall = $step->shortest !== null && $step->shortest * $model->side < $times->smallMm;
         $factors = [
             'sides' => $step->twice ? $times->alsoFactor : 1.0,
             'layers' => 1 + $times->layersFactor * max(0, $step->layers - 2),
             'small' => $isSmall ? $times->smallFactor : 1.0,
+            // what only turns the paper is as quick with any
+            'paper' => $model->hardPaper && $step->shortest !== null ? $times->hardPaper : 1.0,
             'known' => $isKnown ? $times->knownFactor : 1.0,
             'learned' => $times->learned[$step->fold] ?? 1.0,
         ];

@@ -12,8 +12,9 @@ final readonly class StepWhy
      * @param  float  $base  what an adult beginner takes for a fold of this kind, or for what is repeated; or what the
      *     lead says
      * @param  array<string, float>  $factors  by name, those that are not 1: sides (both), layers (beyond two), small
-     *     (a short crease on this paper), known (a fold they can do), learned (from taught lessons), again (a
-     *     repetition), along (a crease that is there), age, pace (the group's own), manner (the policies)
+     *     (a short crease on this paper), paper (it folds this model hardly), known (a fold they can do), learned (from
+     *     taught lessons), again (a repetition), along (a crease that is there), age, pace (the group's own), manner
+     *     (the policies)
      * @param  float  $wait  until so many have it that the lead goes on, those who were helped among them; below 0
      *     where the room runs ahead
      * @param  bool  $own  whether the lead has said it

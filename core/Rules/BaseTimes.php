@@ -27,6 +27,7 @@ final readonly class BaseTimes
      * @param  float  $knownFactor  a fold that most of the group can do, against the first time
      * @param  float  $knownStuck  on the chance to get stuck at such a fold
      * @param  float  $smallFactor  a step whose shortest crease is shorter than $smallMm
+     * @param  float  $hardPaper  paper that folds the model hardly, against paper that folds it well
      * @param  float  $priorMarks  marks of taught lessons that an estimate is worth
      * @param  array<string, float>  $weights  by kind of fold: how hard it is by itself
      * @param  array<string, float>  $blocks  arrive, hand_out, checkpoint, next_model, decorate, talk, display, clear
@@ -50,6 +51,7 @@ final readonly class BaseTimes
         public float $knownStuck,
         public float $smallFactor,
         public float $smallMm,
+        public float $hardPaper,
         public float $priorMarks,
         public array $weights,
         public array $learned = [],
@@ -107,6 +109,7 @@ final readonly class BaseTimes
             $file->number('known_stuck', 0, 1),
             $file->number('small_factor', 1, 3),
             $file->number('small_mm', 0, 200),
+            $file->number('hard_paper_factor', 1, 3),
             $file->number('prior_marks', 0.1, 1000),
             $folds->weights,
         );

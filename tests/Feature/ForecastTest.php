@@ -239,6 +239,36 @@ final class ForecastTest extends TestCase
         self::assertSame(0, Lesson::query()->count());
     }
 
+    /** Paper that folds a model hardly makes its steps longer, in the plan and in the forecast alike. */
+    public function testPaperIsFelt(): void
+    {
+        $lead = $this->lead();
+        $this->actingAs($lead);
+        $group = $this->group($lead);
+        $felt = 0;
+        $needed = [];
+        foreach ([70, 100, 130, 160, 200] as $grammage) {
+            $stock = $this->postJson('/api/stocks', [
+                'name' => "Paper $grammage", 'width_mm' => 210, 'height_mm' => 297, 'grammage' => $grammage,
+                'count' => null,
+            ])->assertCreated()->json('id');
+            $lesson = $this->postJson('/api/lessons', $this->lessonInput($group, [
+                'models' => [['model' => 'crane']],
+                'stock_ids' => [$stock],
+            ]))->assertCreated()->json();
+            $factors = array_column($lesson['plan']['why'][0]['factors'], 'times', 'name');
+            $needed[] = [isset($factors['paper']), $lesson['plan']['needed_minutes']];
+            $felt += isset($factors['paper']) ? 1 : 0;
+            $forecast = $this->getJson("/api/lessons/{$lesson['card']['id']}/forecast")->assertOk()->json('now');
+            self::assertSame($forecast['finish']['late'] + 4, $lesson['plan']['needed_minutes'], "$grammage g");
+        }
+        self::assertGreaterThan(0, $felt);
+        self::assertLessThan(5, $felt);
+        foreach ($needed as [$isHard, $minutes]) {
+            self::assertSame($isHard, $minutes > $needed[0][1], 'hardly folded, longer');
+        }
+    }
+
     /** Learners to rehearse with: everybody folds every step in some time, the same each time it is asked. */
     public function testTheCastOfARehearsal(): void
     {

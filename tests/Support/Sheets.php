@@ -45,6 +45,7 @@ final class Sheets
             'known_stuck' => 0.5,
             'small_factor' => 1.25,
             'small_mm' => 20,
+            'hard_paper_factor' => 1.2,
             'prior_marks' => 2,
             'help_seconds' => 30.0,
             'stuck_rate' => array_fill(1, 5, 0.0),

@@ -52,6 +52,9 @@ final class RunSheetTableTest extends TestCase
         yield 'a short crease' => [['shortest' => 0.1], 60];
         yield 'the same on a large square' => [['shortest' => 0.1, 'side' => 250.0], 50];
         // 40 x 0.8
+        // 40 x 1.2; what has no crease is as quick
+        yield 'paper that folds it hardly' => [['hard' => true, 'shortest' => 0.5], 58];
+        yield 'the same where nothing is creased' => [['hard' => true], 50];
         yield 'a fold they know' => [['knows' => ['valley']], 42];
         yield 'another fold they know' => [['knows' => ['tuck']], 50];
         yield 'a quick group' => [['pace' => 0.5], 30];
@@ -166,7 +169,14 @@ final class RunSheetTableTest extends TestCase
             1,
             $of['shortest'] ?? null,
         );
-        $model = new ModelLoad([$step], null, 1, $of['side'] ?? ModelLoad::SIDE, $of['own'] ?? []);
+        $model = new ModelLoad(
+            [$step],
+            null,
+            1,
+            $of['side'] ?? ModelLoad::SIDE,
+            $of['own'] ?? [],
+            $of['hard'] ?? false,
+        );
 
         return Sheets::sheet(Sheets::plan(
             new Room(
