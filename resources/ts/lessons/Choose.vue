@@ -7,6 +7,7 @@ import { useGroups, useMe, useModels, useSaveLesson, useStocks, useTimes } from 
 import { later, wallNow } from '../parts/clock'
 import FoldPicture from '../parts/FoldPicture.vue'
 import { useRemoving } from '../bin/useRemoving'
+import AskState from '../parts/AskState.vue'
 import FitOf from './FitOf.vue'
 import { inputOf, modelsOf } from './input'
 import { useBounds } from '../parts/bounds'
@@ -217,6 +218,7 @@ async function remove() {
           </p>
         </div>
       </div>
+      <AskState v-if="!models.data.value" :error="models.error.value" @again="models.refetch()" />
       <fieldset class="models">
         <legend>
           <h2>{{ t('choose.model') }}</h2>
