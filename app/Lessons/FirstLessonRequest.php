@@ -27,6 +27,7 @@ final class FirstLessonRequest extends ApiRequest
             'paper' => ['required', 'string', Rule::in(array_column($files->formats(), 'key'))],
             'model' => [$isMade ? 'required' : 'sometimes', 'string', Rule::in($shelf->slugs())],
             'starts_at' => [
+                'bail',
                 $isMade ? 'required' : 'sometimes',
                 'string',
                 'date_format:Y-m-d\TH:i',

@@ -91,6 +91,7 @@ final class FirstLessonTest extends TestCase
         yield 'bark' => [['paper' => 'bark'], '/paper', 'one of the papers'];
         yield 'an unknown model' => [['model' => 'unicorn'], '/model', 'one of the models'];
         yield 'no model' => [['model' => null], '/model', 'one of the models'];
+        yield 'a number far off' => [['starts_at' => PHP_INT_MIN], '/starts_at', 'a date and a time'];
         yield 'some day' => [['starts_at' => 'tuesday'], '/starts_at', 'a date and a time'];
     }
 

@@ -60,6 +60,7 @@ final class TermTest extends TestCase
     public static function slips(): iterable
     {
         yield 'no group' => [['group_id' => 999999], '/group_id'];
+        yield 'a number far off' => [['starts_at' => PHP_INT_MIN], '/starts_at'];
         yield 'some time' => [['starts_at' => 'Tuesday'], '/starts_at'];
         yield 'no lesson' => [['lessons' => 0], '/lessons'];
         yield 'a year of them' => [['lessons' => 50], '/lessons'];

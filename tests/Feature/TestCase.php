@@ -4,10 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Lessons\Rehearsals;
 use App\Models\Group;
 use App\Models\Organisation;
 use App\Models\User;
+use App\Shelf\FoldCatalogue;
+use App\Shelf\ModelShelf;
+use Illuminate\Cache\FileStore;
+use Illuminate\Cache\Repository as CacheRepository;
+use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Filesystem\Filesystem;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\LazilyRefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as Base;
@@ -23,8 +30,26 @@ abstract class TestCase extends Base
     {
         $app = require dirname(__DIR__, 2).'/bootstrap/app.php';
         $app->make(Kernel::class)->bootstrap();
+        foreach ([ModelShelf::class, FoldCatalogue::class, Rehearsals::class] as $class) {
+            $app->when($class)->needs(Repository::class)->give(self::folded(...));
+        }
 
         return $app;
+    }
+
+    /**
+     * What is folded and rehearsed is kept by all it depends on, so that tests may share it: on disk, for this process.
+     */
+    private static function folded(): CacheRepository
+    {
+        static $kept = null;
+        if ($kept === null) {
+            $folder = sys_get_temp_dir().'/cathedra-tests-'.getmypid();
+            register_shutdown_function(static fn () => (new Filesystem)->deleteDirectory($folder));
+            $kept = new CacheRepository(new FileStore(new Filesystem, $folder));
+        }
+
+        return $kept;
     }
 
     protected function lead(string $organisation = 'Gullwick Harbour Library'): User
