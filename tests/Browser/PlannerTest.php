@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Interactions\WebDriverActions;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 
@@ -69,6 +70,16 @@ final class PlannerTest extends BrowserTestCase
         $b->press(WebDriverKeys::ARROW_RIGHT);
         $b->saying('Paper is squared and handed out before it is folded', 'p');
 
+        // by mouse: back behind the arrival
+        (new WebDriverActions($b->driver))
+            ->clickAndHold($b->find('#block-talk'))
+            ->moveByOffset(20, 0)
+            ->moveToElement($b->find('#block-hand-out'))
+            ->moveByOffset(-30, 0)
+            ->release()
+            ->perform();
+        $b->until(fn (): bool => $this->begins('Arrive, sit down 5', 'Talk 8'), 'dragged');
+
         // a time that the lead knows better, and a checkpoint
         $this->all('.run .why')[1]->click();
         $field = $b->find('.because input[type=number]');
@@ -82,7 +93,7 @@ final class PlannerTest extends BrowserTestCase
         $b->until(fn (): bool => $this->all('.because') === [], 'it closes again');
         $kept = $this->sheet();
         $b->visit("/lessons/$lesson/plan")->saying('Run sheet', 'h2');
-        self::assertSame($kept, $this->sheet(), 'the same after a reload');
+        $b->until(fn (): bool => $this->begins(...$kept), 'the same after a reload');
     }
 
     public function testATermIsPlannedAndMade(): void

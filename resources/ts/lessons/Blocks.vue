@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useDebounceFn } from '@vueuse/core'
+import { useDebounceFn, useEventListener } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { LessonData, LessonInput } from '../api/client'
@@ -97,12 +97,35 @@ function leave(block: Block) {
   }
 }
 
-const dragged = ref<string | null>(null)
-function drop(before: string | null) {
-  if (dragged.value !== null) place(dragged.value, before)
-  dragged.value = null
+/** The block that is dragged, from where, and whether it has left its place; and the one it would stand before. */
+const held = ref<{ key: string; x: number; moves: boolean }>()
+const before = ref<string | null>(null)
+let pressed = false
+function grab(block: Block, event: PointerEvent) {
+  pressed = false
+  if (!props.disabled && event.button === 0) held.value = { key: block.key, x: event.clientX, moves: false }
 }
+useEventListener('pointermove', (event: PointerEvent) => {
+  if (!held.value) return
+  held.value.moves ||= Math.abs(event.clientX - held.value.x) > 8
+  const middle = (block: Block) => {
+    const box = document.getElementById(`block-${block.key}`)?.getBoundingClientRect()
+    return box ? box.left + box.width / 2 : 0
+  }
+  before.value = there.value.find((block) => middle(block) > event.clientX)?.key ?? null
+})
+useEventListener('pointerup', () => {
+  pressed = held.value?.moves ?? false
+  if (held.value && pressed) place(held.value.key, before.value)
+  held.value = undefined
+})
+useEventListener('pointercancel', () => { held.value = undefined })
 const picked = ref<string | null>(null)
+/** A press opens a block's tools; what ended a drag does not. */
+function pick(block: Block) {
+  if (!pressed) picked.value = picked.value === block.key ? null : block.key
+  pressed = false
+}
 const open = computed(() => there.value.find((block) => block.key === picked.value))
 </script>
 
@@ -115,23 +138,25 @@ const open = computed(() => there.value.find((block) => block.key === picked.val
         :key="block.key"
         type="button"
         role="listitem"
-        :draggable="!disabled"
         :disabled="disabled"
-        :class="{ folding: isFolding(block), picked: picked === block.key, said: block.minutes !== null }"
+        :class="{
+          folding: isFolding(block),
+          picked: picked === block.key,
+          said: block.minutes !== null,
+          held: held?.moves && held.key === block.key,
+          before: held?.moves && before === block.key,
+        }"
         :style="{ flexGrow: Math.max(2, minutes(block)) }"
         :aria-label="t('blocks.one', { name: name(block), n: minutes(block) })"
-        @click="picked = picked === block.key ? null : block.key"
+        @click="pick(block)"
         @keydown.left.prevent="step(block, -1)"
         @keydown.right.prevent="step(block, 1)"
         @keydown.up.prevent="lengthen(block, 1)"
         @keydown.down.prevent="lengthen(block, -1)"
-        @dragstart="dragged = block.key"
-        @dragend="dragged = null"
-        @dragover.prevent
-        @drop.prevent="drop(block.key)">
+        @pointerdown="grab(block, $event)">
         <b>{{ minutes(block) }}</b><span>{{ name(block) }}</span>
       </button>
-      <span class="end" @dragover.prevent @drop.prevent="drop(null)" />
+      <span class="end" :class="{ before: held?.moves && before === null }" />
     </div>
     <div v-if="open" class="tools">
       <b>{{ name(open) }}</b>
@@ -171,10 +196,13 @@ const open = computed(() => there.value.find((block) => block.key === picked.val
 .strip { display: flex; gap: 3px; align-items: stretch; min-width: 0; }
 .strip button {
   flex: 1 1 0; min-width: 82px; min-height: 60px; background: var(--paper-shade); padding: 6px 8px; text-align: left;
-  border-bottom: 5px solid var(--ink-2); overflow: hidden; cursor: grab; display: grid; align-content: start;
+  border-bottom: 5px solid var(--ink-2); overflow: hidden; cursor: grab; touch-action: pan-y;
+  display: grid; align-content: start;
 }
 .strip span { font-size: 0.86rem; line-height: 1.15; overflow-wrap: anywhere; }
 .strip .end { flex: 0 0 14px; }
+.held { opacity: 0.5; cursor: grabbing !important; }
+.before { box-shadow: -5px 0 0 var(--now); }
 .folding { border-bottom-color: var(--tide) !important; background: #dcebe9 !important; }
 .said { border-bottom-color: var(--now) !important; }
 .picked { outline: 3px solid var(--ink); outline-offset: -3px; }
