@@ -58,6 +58,7 @@ const longest = computed(
 const second = ref<LessonData>()
 const when = (at: string) => day(at, { today: t('home.today'), tomorrow: t('home.tomorrow') })
 async function rest(until: number) {
+  if (second.value) return // one press, one lesson
   const { card, setting } = props.lesson
   const starts_at = later(card.starts_at, 7 * 24 * 60)
   const body = inputOf(props.lesson, {
@@ -97,6 +98,7 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
         <p v-if="forecast.data.value" class="quiet">
           {{ t('forecast.wave') }} <template v-if="beside">{{ t('forecast.other') }}</template>
         </p>
+        <p v-if="save.error.value" class="warn" role="alert">{{ save.error.value.message }}</p>
         <Blocks :lesson="lesson" :disabled="closed || save.isPending.value" @change="change" />
       </div>
       <div class="row no-print">
