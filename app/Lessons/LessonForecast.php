@@ -46,7 +46,7 @@ final readonly class LessonForecast
             ]),
         )], $ways);
         if ($easier !== null) {
-            $load = new ModelLoad($this->shelf->loads($easier->slug), $this->shelf->diagonal($easier->slug));
+            $load = new ModelLoad($this->shelf->loads($easier->slug), $this->shelf->diagonals($easier->slug));
             $others[] = ['easier', $plan->with(['models' => [$load, ...array_slice($plan->models, 1)]])];
         }
         $forecast = Forecast::of($plan, $times, $this->files->policies(), $others);

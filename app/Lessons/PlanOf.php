@@ -74,6 +74,8 @@ final readonly class PlanOf
         $factor = $this->files->times()->ages[$lesson->group->age_band]['factor'] ?? 1;
         $squares = count(array_filter($programme->models(), static fn (ModelFacts $m): bool => $m->ratio === 1.0));
 
-        return $squares * (int) round($this->kits->squaringSeconds($lesson->method) * $factor);
+        $seconds = $this->kits->squaringSeconds($lesson->method) * $this->policies->chosen($lesson)->squaring;
+
+        return $squares * (int) round($seconds * $factor);
     }
 }

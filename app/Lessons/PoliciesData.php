@@ -18,12 +18,12 @@ use App\Support\Api\Shape;
         'prepared' => 'integer',
         'most_prepared' => 'integer',
         'says' => 'string[]',
-        'crease_is_there' => '?integer',
+        'creases_there' => 'integer[]',
         'against' => '?string',
     ], [
         'prepared' => 'steps of the first model that are folded before the lesson',
         'says' => 'to the room before the first step, of what is not as usual',
-        'crease_is_there' => 'step whose crease was made with the square and counts; null: none',
+        'creases_there' => 'steps whose creases were made with the square and count',
         'against' => 'what of the lesson cuts although that is not wanted, and what would do',
     ]),
 ]
@@ -33,13 +33,14 @@ final readonly class PoliciesData
      * @param  list<array{key: string, title: string, chosen: string,
      *     options: list<array{key: string, title: string, why: string}>}>  $list
      * @param  list<string>  $says
+     * @param  list<int>  $creases_there
      */
     public function __construct(
         public array $list,
         public int $prepared,
         public int $most_prepared,
         public array $says,
-        public ?int $crease_is_there,
+        public array $creases_there,
         public ?string $against,
     ) {
     }

@@ -40,14 +40,14 @@ final readonly class PoliciesOf
                 ),
             ];
         }
-        $there = $lesson->square_in_lesson && $chosen->countsSquaring() ? $programme->items[0]->diagonal : null;
+        $there = $lesson->square_in_lesson ? $chosen->there($programme->items[0]->diagonals) : [];
 
         return new PoliciesData(
             $list,
             $chosen->prepared,
             max(0, count($programme->items[0]->loads) - 1),
             $chosen->says,
-            $there !== null && $there > $chosen->prepared ? $there : null,
+            array_values(array_filter($there, static fn (int $step): bool => $step > $chosen->prepared)),
             $this->against($chosen->chosen['cutting'], $lesson, $programme),
         );
     }

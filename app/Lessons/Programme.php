@@ -96,7 +96,7 @@ final readonly class Programme
         return array_map(
             static fn (ProgrammeItem $i): ModelLoad => new ModelLoad(
                 $i->loads,
-                $i->diagonal,
+                $i->diagonals,
                 $i->times,
                 $i->side ?? ModelLoad::SIDE,
                 $i->own,
@@ -136,7 +136,7 @@ final readonly class Programme
             array_values($loads),
             $shelf->facts($slug),
             $shelf->passages($slug, $ways),
-            $shelf->diagonal($slug, $ways),
+            $shelf->diagonals($slug, $ways),
             $model->times,
             array_filter($model->own_times ?? [], $there, ARRAY_FILTER_USE_KEY),
             $checkpoints,

@@ -20,7 +20,7 @@ final readonly class ProgrammeItem
      * @param  int  $times  how often it is folded
      * @param  array<int, int>  $own  seconds by step of the model, as the lead says
      * @param  array<int, bool>  $checkpoints  by step of the model: those that were put or taken away
-     * @param  int|null  $diagonal  its own step that creases the flat square from corner to corner
+     * @param  list<int>  $diagonals  its own steps that crease the flat square from corner to corner
      */
     public function __construct(
         public string $slug,
@@ -30,7 +30,7 @@ final readonly class ProgrammeItem
         public array $loads,
         public ModelFacts $facts,
         public array $passages,
-        public ?int $diagonal,
+        public array $diagonals,
         public int $times = 1,
         public array $own = [],
         public array $checkpoints = [],

@@ -8,6 +8,7 @@ use App\Support\LibraryFiles;
 use Cathedra\Core\Cutting\CutOrder;
 use Cathedra\Core\Cutting\CutSheet;
 use Cathedra\Core\Cutting\Square;
+use Cathedra\Core\Pacing\Policies;
 use Cathedra\Core\Paper\LessonPaper;
 use Cathedra\Core\Paper\Squaring;
 use Cathedra\Core\Paper\Stock;
@@ -71,10 +72,10 @@ final readonly class CutWords
     }
 
     /**
-     * @param  bool  $byDiagonal  one square of each sheet by folding a corner over
+     * @param  Policies|null  $byDiagonal  how one square of each sheet is made by folding a corner over; null: it is not
      * @return list<string>
      */
-    public function steps(LessonPaper $paper, bool $byDiagonal, string $method, float $kerf): array
+    public function steps(LessonPaper $paper, ?Policies $byDiagonal, string $method, float $kerf): array
     {
         $words = $this->files->words();
         $steps = [];
@@ -92,11 +93,19 @@ final readonly class CutWords
         if ($paper->plan === null) {
             return $steps;
         }
-        if ($byDiagonal) {
+        if ($byDiagonal !== null) {
             $squaring = Squaring::of($paper->pile[0]->width, $paper->pile[0]->height);
+            ['cut_line' => $line, 'second' => $second] = $byDiagonal->chosen;
             $steps[] = $words->say('paper', 'square-1');
-            $steps[] = $words->say('paper', "square-2-$method", ['strip' => $this->measure->say($squaring->strip)]);
-            $steps[] = $words->say('paper', 'square-3', ['diagonal' => $this->measure->say($squaring->side * M_SQRT2)]);
+            if ($second === 'before') {
+                $steps[] = $words->say('paper', 'square-1-before');
+            }
+            $steps[] = $words->say('paper', "square-2-$method-$line", [
+                'strip' => $this->measure->say($squaring->strip),
+            ]);
+            $steps[] = $words->say('paper', "square-3-$second", [
+                'diagonal' => $this->measure->say($squaring->side * M_SQRT2),
+            ]);
             if (isset($squaring->further[0])) {
                 $steps[] = $words->say('paper', 'keep', ['side' => $this->measure->say($squaring->further[0])]);
             }

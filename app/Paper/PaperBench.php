@@ -103,6 +103,7 @@ final readonly class PaperBench
         $squaring = Squaring::of($main->width_mm, $main->height_mm);
         $patterns = $paper->fits() ? $this->patterns($paper, $this->kerf($lesson), $lesson->method) : [];
         $byDiagonal = $this->byDiagonal($paper, $lesson->method);
+        $policies = Policies::of($this->files->policies(), $lesson->policies ?? []);
         $problem = $paper->tooBig() === null ? null : $this->tooBig($paper, $paper->tooBig());
         $cost = $this->cost($records, $paper->takes);
         $strokes = $byDiagonal
@@ -175,12 +176,14 @@ final readonly class PaperBench
             $problem === null ? $this->choices->of($lesson, $paper, $records, $this->kerf($lesson)) : [],
             $this->kits->prepare($lesson, $paper, $strokes, $programme),
             $problem === null ? $this->kits->toDo($lesson, $paper, $programme) : [],
-            $this->steps($paper, $byDiagonal, $lesson),
+            $this->steps($paper, $byDiagonal ? $policies : null, $lesson),
             $rules->caution(Method::from($lesson->method)),
             $problem,
             $rules->practice,
             $this->largestForAll($paper, $this->kerf($lesson)),
-            $byDiagonal && $squaring->strip > 0 ? SquaringPictures::of($main->width_mm, $main->height_mm) : [],
+            $byDiagonal && $squaring->strip > 0
+                ? SquaringPictures::of($main->width_mm, $main->height_mm, $policies)
+                : [],
         );
     }
 
@@ -252,7 +255,7 @@ final readonly class PaperBench
     }
 
     /** @return list<string> */
-    private function steps(LessonPaper $paper, bool $byDiagonal, Lesson $lesson): array
+    private function steps(LessonPaper $paper, ?Policies $byDiagonal, Lesson $lesson): array
     {
         if (! $paper->fits()) {
             return [];

@@ -14,13 +14,13 @@ final readonly class ModelBrief
      * @param  list<array{name: string, title: string, options: array<string, string>,
      *     option: string, first: int, last: int}>  $passages  that can be shown another way: the way
      *     taken, and its first and last step
-     * @param  int|null  $diagonal  step that creases the flat square from corner to corner
+     * @param  list<int>  $diagonals  steps that crease the flat square from corner to corner
      */
     public function __construct(
         public ModelFacts $facts,
         public array $loads,
         public array $passages,
-        public ?int $diagonal,
+        public array $diagonals,
     ) {
     }
 }

@@ -172,10 +172,13 @@ final class ModelShelf
         return $this->brief($slug, $ways)->loads;
     }
 
-    /** @param  array<string, string>  $ways */
-    public function diagonal(string $slug, array $ways = []): ?int
+    /**
+     * @param  array<string, string>  $ways
+     * @return list<int>
+     */
+    public function diagonals(string $slug, array $ways = []): array
     {
-        return $this->brief($slug, $ways)->diagonal;
+        return $this->brief($slug, $ways)->diagonals;
     }
 
     /**

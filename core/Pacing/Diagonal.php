@@ -8,49 +8,56 @@ use Cathedra\Core\Sequence\FoldedModel;
 use Cathedra\Core\Sequence\FoldedStep;
 
 /**
- * Whether a model creases its flat square from corner to corner: folding a corner over to make a square of an oblong
- * sheet has left that crease already.
+ * Where a model creases its flat square from corner to corner: making a square of an oblong sheet by folding a corner
+ * over has left these creases already.
  */
 final class Diagonal
 {
-    /** @return int|null number of the first such step */
-    public static function of(FoldedModel $model): ?int
+    /** Shares of the sheet between which either diagonal runs. */
+    private const ENDS = [[[0.0, 0.0], [1.0, 1.0]], [[1.0, 0.0], [0.0, 1.0]]];
+
+    /** @return list<int> numbers of the steps that crease the first and the second diagonal; the same twice: both at once */
+    public static function of(FoldedModel $model): array
     {
+        $found = [];
         foreach ($model->steps as $step) {
             if (! $step->before->sheet->isSquare() || $step->step->part !== null) {
-                return null;
+                break;
             }
-            if (self::isAlong($step)) {
-                return $step->step->number;
+            foreach (self::along($step) as $diagonal) {
+                $found[$diagonal] ??= $step->step->number;
             }
             foreach ($step->after->pattern->edges as $edge) {
                 if ($edge->assignment->isFolded()) {
-                    return null; // what follows goes through several layers
+                    break 2; // what follows goes through several layers
                 }
             }
         }
 
-        return null;
+        return array_values($found);
     }
 
-    private static function isAlong(FoldedStep $step): bool
+    /** @return list<int> the diagonals that a step creases */
+    private static function along(FoldedStep $step): array
     {
-        $line = ($step->actions[0] ?? null)?->crease?->line;
-        if ($line === null) {
-            return false;
-        }
-        $sheet = $step->before->sheet;
-        foreach ([[[0.0, 0.0], [1.0, 1.0]], [[1.0, 0.0], [0.0, 1.0]]] as $ends) {
-            $off = 0.0;
-            foreach ($ends as [$across, $up]) {
-                $at = $step->before->positionOf($sheet->at($across, $up));
-                $off = max($off, $at === null ? INF : abs($line->distanceTo($at)));
+        $found = [];
+        foreach ($step->actions as $action) {
+            $line = $action->crease?->line;
+            if ($line === null) {
+                continue;
             }
-            if ($off < $step->before->tolerance->meeting) {
-                return true;
+            foreach (self::ENDS as $diagonal => $ends) {
+                $off = 0.0;
+                foreach ($ends as [$across, $up]) {
+                    $at = $step->before->positionOf($step->before->sheet->at($across, $up));
+                    $off = max($off, $at === null ? INF : abs($line->distanceTo($at)));
+                }
+                if ($off < $step->before->tolerance->meeting) {
+                    $found[] = $diagonal;
+                }
             }
         }
 
-        return false;
+        return $found;
     }
 }

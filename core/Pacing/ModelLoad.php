@@ -15,7 +15,7 @@ final readonly class ModelLoad
 
     /**
      * @param  list<StepLoad>  $steps
-     * @param  int|null  $diagonal  step that creases the flat square from corner to corner, as making a square does
+     * @param  list<int>  $diagonals  steps that crease the flat square from corner to corner, as making a square does
      * @param  int  $times  how often it is folded; the second time goes quicker
      * @param  float  $side  mm, the shorter side of its sheet
      * @param  array<int, int>  $own  seconds to fold a step (from 1) that the lead says this group takes
@@ -23,7 +23,7 @@ final readonly class ModelLoad
      */
     public function __construct(
         public array $steps,
-        public ?int $diagonal = null,
+        public array $diagonals = [],
         public int $times = 1,
         public float $side = self::SIDE,
         public array $own = [],

@@ -27,6 +27,7 @@ final readonly class Policies
         public float $fold,
         public array $says,
         public float $stuck = 1.0,
+        public float $squaring = 1.0,
     ) {
     }
 
@@ -51,7 +52,7 @@ final readonly class Policies
         if ($prepared < 0) {
             throw new BadPlan("The steps folded before the lesson are a number from 0 on, not $prepared.");
         }
-        $show = $fold = $stuck = 1.0;
+        $show = $fold = $stuck = $squaring = 1.0;
         $all = $says = [];
         foreach ($table->options as $policy => $options) {
             $key = $chosen[$policy] ?? (string) array_key_first($options);
@@ -59,12 +60,13 @@ final readonly class Policies
             $show *= $options[$key]->show;
             $fold *= $options[$key]->fold;
             $stuck *= $options[$key]->stuck;
+            $squaring *= $options[$key]->squaring;
             if ($key !== array_key_first($options)) {
                 $says[] = $options[$key]->says;
             }
         }
 
-        return new self($all, $prepared, $show, $fold, $says, $stuck);
+        return new self($all, $prepared, $show, $fold, $says, $stuck, $squaring);
     }
 
     /** Whether a model is shown as a whole before anybody folds it. */
@@ -95,9 +97,19 @@ final readonly class Policies
         return $this->chosen['squaring'] === 'fresh';
     }
 
-    /** Whether the crease that made the square is one of the model's. */
-    public function countsSquaring(): bool
+    /**
+     * Steps of a model whose creases were made with the square, and count.
+     *
+     * @param  list<int>  $diagonals  the steps that crease the first and the second diagonal (Diagonal::of)
+     * @return list<int> a step that creases both is there only when both were made
+     */
+    public function there(array $diagonals): array
     {
-        return $this->chosen['squaring'] === 'counted';
+        if ($this->chosen['squaring'] !== 'counted') {
+            return [];
+        }
+        $made = $this->chosen['second'] === 'model' ? 1 : 2;
+
+        return array_values(array_diff(array_unique(array_slice($diagonals, 0, $made)), array_slice($diagonals, $made)));
     }
 }

@@ -12,6 +12,7 @@ final readonly class PolicyOption
      * @param  float  $show  factor on the time to show a step
      * @param  float  $fold  factor on the time to fold it
      * @param  float  $stuck  factor on the chance to get stuck at it
+     * @param  float  $squaring  factor on the time to make a square
      */
     public function __construct(
         public string $title,
@@ -20,6 +21,7 @@ final readonly class PolicyOption
         public float $show,
         public float $fold,
         public float $stuck = 1.0,
+        public float $squaring = 1.0,
     ) {
     }
 }

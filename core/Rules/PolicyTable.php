@@ -15,6 +15,8 @@ final readonly class PolicyTable
         'pace' => ['wait', 'ahead', 'everybody'],
         'cutting' => ['model', 'square', 'none'],
         'squaring' => ['counted', 'again', 'fresh'],
+        'cut_line' => ['strip', 'edge', 'pencil'],
+        'second' => ['after', 'before', 'model'],
         'names' => ['place', 'term', 'likeness', 'both'],
         'letters' => ['place', 'on', 'off'],
         'quick' => ['help', 'again', 'decorate', 'rest'],
@@ -63,6 +65,7 @@ final readonly class PolicyTable
             $factor('show'),
             $factor('fold'),
             $factor('stuck'),
+            $factor('squaring'),
         );
     }
 

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Group;
 use App\Models\Lesson;
 use App\Models\User;
+use Cathedra\Core\Rules\PolicyTable;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** How a lesson is taught: chosen with the lesson, seen in its plan, its preparation and on its stage. */
@@ -21,7 +22,7 @@ final class PoliciesTest extends TestCase
         $usual = $this->made([]);
         self::assertSame([], $usual['setting']['policies']['says']);
         self::assertSame(
-            ['crease_with', 'exact', 'show', 'pace', 'cutting', 'squaring', 'names', 'letters', 'quick'],
+            array_keys(PolicyTable::OPTIONS),
             array_column($usual['setting']['policies']['list'], 'key'),
         );
         $twice = $this->changed($usual, ['policies' => ['show' => 'twice', 'pace' => 'wait']]);
@@ -87,11 +88,49 @@ final class PoliciesTest extends TestCase
     public function testTheCreaseThatMadeTheSquareCounts(): void
     {
         $lesson = $this->made(['square_in_lesson' => true]);
-        self::assertSame(2, $lesson['setting']['policies']['crease_is_there'], 'turned first, then corner to corner');
+        self::assertSame([2], $lesson['setting']['policies']['creases_there'], 'turned first, then corner to corner');
         $again = $this->changed($lesson, ['square_in_lesson' => true, 'policies' => ['squaring' => 'again']]);
-        self::assertNull($again['setting']['policies']['crease_is_there']);
+        self::assertSame([], $again['setting']['policies']['creases_there']);
         $seconds = static fn (array $of): int => array_column($of['plan']['lines'], 'seconds', 'step')[2];
         self::assertGreaterThan($seconds($lesson), $seconds($again));
+    }
+
+    /** @return iterable<string, array{array<string, string>, string, int, string}> chosen, the cut, pictures, the check */
+    public static function squares(): iterable
+    {
+        yield 'strip, then the check' => [[], 'Fold it up along the edge', 6, 'fold the other diagonal'];
+        yield 'edge, both creases first' => [
+            ['cut_line' => 'edge', 'second' => 'before'],
+            'Cut it off along the edge',
+            5,
+            'both creases end in its corners',
+        ];
+        yield 'pencil, one crease' => [
+            ['cut_line' => 'pencil', 'second' => 'model'],
+            'open the sheet, and cut along the line',
+            4,
+            'Check it: both diagonals must be 29',
+        ];
+    }
+
+    /** @param  array<string, string>  $chosen */
+    #[DataProvider('squares')]
+    public function testTheSquareIsMadeAsChosen(array $chosen, string $cut, int $pictures, string $check): void
+    {
+        $this->group = $this->group($this->lead = $this->lead());
+        $stock = $this->lead->organisation->stocks()
+            ->create(['name' => 'A4', 'width_mm' => 210, 'height_mm' => 297, 'count' => 30]);
+        $lesson = (array) $this->actingAs($this->lead)->postJson('/api/lessons', $this->lessonInput($this->group, [
+            'stock_id' => $stock->id, 'square_in_lesson' => true, 'policies' => $chosen,
+        ]))->assertCreated()->json();
+        $paper = $lesson['paper'];
+        self::assertCount($pictures, $paper['squaring']);
+        self::assertStringContainsString($cut, implode(' ', $paper['steps']));
+        self::assertStringContainsString($check, implode(' ', $paper['steps']));
+        self::assertSame(
+            ($chosen['second'] ?? '') === 'before',
+            str_contains(implode(' ', $paper['steps']), 'fold the other top corner down in the same way'),
+        );
     }
 
     public function testWhatCutsAgainstTheWishIsSaid(): void

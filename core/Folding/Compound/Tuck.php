@@ -10,10 +10,13 @@ use Cathedra\Core\Geometry\Isometry;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 
-/** Tuck: a flap is folded over and pushed between the layers it meets, counted where it meets the most of them. */
+/**
+ * Tuck: a flap is folded over and pushed between the layers it meets. They are counted at its tip, where it slips in;
+ * where it meets too few there, because the tip comes out again beyond them, they are counted where it meets the most.
+ */
 final readonly class Tuck
 {
-    /** Where between the tip and the middle of the flap layers are counted, as shares; none of them at a rim. */
+    /** Where between the tip and the middle of a face layers are counted, as shares; none of them at a rim. */
     private const BESIDE = [0.15, 0.45, 0.75, 1.0];
 
     /**
@@ -38,7 +41,7 @@ final readonly class Tuck
             throw CannotFold::nothingBeyond();
         }
         $sketch->move($moved, Isometry::reflection($line));
-        [$probe, $met] = self::deepest($sketch, $moved, $line);
+        [$probe, $met] = self::entered($sketch, $moved, $line, $under);
         usort($met, static fn (int $i, int $j): int => $sketch->above($i, $j) === $valley ? -1 : 1);
         if (count($met) < $under) {
             throw CannotFold::because(
@@ -77,25 +80,17 @@ final readonly class Tuck
     }
 
     /**
-     * Where the landing flap meets the most layers, on the way from its tip to the crease.
+     * Where the landing flap is counted: at its tip if it meets more than it is to go under, else where it meets most.
      *
      * @param  list<int>  $moved
      * @return array{Point, list<int>} the place, and the faces that stay there
      */
-    private static function deepest(Sketch $sketch, array $moved, Line $line): array
+    private static function entered(Sketch $sketch, array $moved, Line $line, int $under): array
     {
-        $tip = null;
-        foreach ($moved as $face) {
-            foreach ($sketch->polygon($face)->points as $p) {
-                if ($tip === null || $line->distanceTo($p) > $line->distanceTo($tip)) {
-                    $tip = $p;
-                }
-            }
-        }
-        $tip ??= throw new \LogicException('A face has corners.');
+        $tip = self::tip($sketch, $moved, $line);
         $best = [$line->reflected($tip), []];
-        foreach ($moved as $face) {
-            foreach (self::BESIDE as $share) {
+        foreach (self::BESIDE as $share) {
+            foreach ($moved as $face) {
                 $place = $line->reflected($tip->toward($sketch->polygon($face)->centroid(), $share));
                 $met = array_values(
                     array_filter(
@@ -108,8 +103,26 @@ final readonly class Tuck
                     $best = [$place, $met];
                 }
             }
+            if (count($best[1]) > $under) {
+                break;
+            }
         }
 
         return $best;
+    }
+
+    /** @param  list<int>  $moved */
+    private static function tip(Sketch $sketch, array $moved, Line $line): Point
+    {
+        $tip = null;
+        foreach ($moved as $face) {
+            foreach ($sketch->polygon($face)->points as $p) {
+                if ($tip === null || $line->distanceTo($p) > $line->distanceTo($tip)) {
+                    $tip = $p;
+                }
+            }
+        }
+
+        return $tip ?? throw new \LogicException('A face has corners.');
     }
 }

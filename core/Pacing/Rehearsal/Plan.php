@@ -200,7 +200,7 @@ final readonly class Plan
         BaseTimes $times,
     ): Block {
         $load = $model->steps[$i];
-        $isThere = $this->squaring > 0 && $this->policies->countsSquaring() && $model->diagonal === $i + 1;
+        $isThere = $this->squaring > 0 && in_array($i + 1, $this->policies->there($model->diagonals), true);
         $factor = $this->age($times) * $this->room->pace;
         $own = $model->own[$i + 1] ?? null;
         $why = new StepWhy(

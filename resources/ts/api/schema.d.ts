@@ -1385,8 +1385,8 @@ export interface components {
             most_prepared: number;
             /** @description to the room before the first step, of what is not as usual */
             says: string[];
-            /** @description step whose crease was made with the square and counts; null: none */
-            crease_is_there: number | null;
+            /** @description steps whose creases were made with the square and count */
+            creases_there: number[];
             /** @description what of the lesson cuts although that is not wanted, and what would do */
             against: string | null;
         };

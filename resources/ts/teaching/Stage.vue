@@ -203,7 +203,7 @@ const LONG = 90
             })
           }}
         </p>
-        <p v-if="step.number === lesson.data.value.setting.policies.crease_is_there" class="begins">
+        <p v-if="lesson.data.value.setting.policies.creases_there.includes(step.number)" class="begins">
           {{ t(step.kind === 'crease' ? 'stage.thereAlready' : 'stage.thereFold') }}
         </p>
         <p v-for="c in step.cautions" :key="c" class="caution">{{ c }}</p>

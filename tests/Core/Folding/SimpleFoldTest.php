@@ -11,8 +11,11 @@ use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Folding\Sheet;
 use Cathedra\Core\Folding\Side;
 use Cathedra\Core\Folding\SimpleFold;
+use Cathedra\Core\Folding\Stacks;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Sequence\FoldedStep;
+use Cathedra\Core\Sequence\FoldKind;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Folds;
@@ -185,6 +188,28 @@ final class SimpleFoldTest extends TestCase
         );
         self::assertNotEmpty($above, 'something lies over the tucked point');
         self::assertNotEmpty($below, 'something lies under it');
+    }
+
+    /**
+     * The point of a locked heart crosses layers of the triangle before it goes under one layer of the strip; on a sheet
+     * of 210 x 297 the strip is 87 wide and halved, so the stack at the tip is its lower half, the point, its other half.
+     */
+    public function testATuckedPointIsCountedAtItsTip(): void
+    {
+        $locked = array_values(array_filter(
+            Folds::library('heart-locked')->steps,
+            static fn (FoldedStep $s): bool => $s->step->kind === FoldKind::Tuck,
+        ))[0]->after;
+        $box = $locked->box();
+        $stack = Stacks::facesAt($locked, new Point($box->centre()->x + 0.2, $box->bottom + 1));
+        $height = array_map(
+            static fn (int $f): float => $locked->pattern->polygon($f)->centroid()->y / $locked->sheet->height * 297,
+            $stack,
+        );
+        self::assertGreaterThan(2, count($stack));
+        self::assertLessThan(43.5, array_shift($height));
+        self::assertGreaterThan(43.5, array_pop($height), 'the other half, and the back of the triangle with it');
+        self::assertSame([], array_filter($height, static fn (float $at): bool => $at < 87));
     }
 
     public function testSheetsOutOfBounds(): void

@@ -180,7 +180,7 @@ final class ForecastTest extends TestCase
     public function testALongLessonIsPlayedLessOften(): void
     {
         $plan = self::plan('crane', 60, 3);
-        $model = new ModelLoad($plan->models[0]->steps, null, 3);
+        $model = new ModelLoad($plan->models[0]->steps, [], 3);
         $forecast = Forecast::of($plan->with(['models' => array_fill(0, 5, $model)]), self::times(), self::policies());
         self::assertLessThan(Forecast::RUNS, count($forecast->now->answer->finishes));
         self::assertGreaterThanOrEqual(40, count($forecast->now->answer->finishes));

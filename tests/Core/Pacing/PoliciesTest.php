@@ -153,27 +153,59 @@ final class PoliciesTest extends TestCase
         PolicyTable::fromArray($spoil(Yaml::parseFile(self::FILE)));
     }
 
-    /** @return iterable<string, array{string, int|null}> */
+    /** @return iterable<string, array{string, list<int>}> */
     public static function diagonals(): iterable
     {
-        yield 'crane: its first crease' => ['crane', 1];
-        yield 'drinking cup: turned, then corner to corner' => ['drinking-cup', 2];
-        yield 'kite: not the edge folds' => ['fan', null];
-        yield 'an oblong sheet has no such crease' => ['heart', null];
-        yield 'corners to the middle come first' => ['picture-frame', null];
+        yield 'crane: both, the second after turning nothing' => ['crane', [1, 2]];
+        yield 'drinking cup: turned, then corner to corner' => ['drinking-cup', [2]];
+        yield 'kite: not the edge folds' => ['fan', []];
+        yield 'an oblong sheet has no such crease' => ['heart', []];
+        yield 'corners to the middle come first' => ['picture-frame', []];
     }
 
+    /** @param  list<int>  $steps */
     #[DataProvider('diagonals')]
-    public function testTheCreaseThatMadeTheSquareIsFound(string $slug, ?int $step): void
+    public function testTheCreasesThatMadeTheSquareAreFound(string $slug, array $steps): void
     {
-        self::assertSame($step, Diagonal::of(Folds::library($slug)));
+        self::assertSame($steps, Diagonal::of(Folds::library($slug)));
+    }
+
+    /** @return iterable<string, array{list<int>, array<string, string>, list<int>}> diagonals, chosen, there */
+    public static function creasesThere(): iterable
+    {
+        yield 'both were made' => [[1, 2], [], [1, 2]];
+        yield 'one was made' => [[1, 2], ['second' => 'model'], [1]];
+        yield 'a step makes both, and both are there' => [[3, 3], [], [3]];
+        yield 'a step makes both, and one is missing' => [[3, 3], ['second' => 'model'], []];
+        yield 'the model has one' => [[2], ['second' => 'before'], [2]];
+        yield 'they are made again' => [[1, 2], ['squaring' => 'again'], []];
+        yield 'the model has none' => [[], [], []];
+    }
+
+    /**
+     * @param  list<int>  $diagonals
+     * @param  array<string, string>  $chosen
+     * @param  list<int>  $there
+     */
+    #[DataProvider('creasesThere')]
+    public function testCreasesOfTheSquareCount(array $diagonals, array $chosen, array $there): void
+    {
+        self::assertSame($there, Policies::of(self::table(), $chosen)->there($diagonals));
+    }
+
+    /** A line drawn takes 1.15 of the usual time, one crease less 0.85. */
+    public function testMakingTheSquareTakesItsTime(): void
+    {
+        $of = static fn (array $chosen): float => Policies::of(self::table(), $chosen)->squaring;
+        self::assertSame(1.0, $of([]));
+        self::assertEqualsWithDelta(1.15 * 0.85, $of(['cut_line' => 'pencil', 'second' => 'model']), 1e-12);
     }
 
     private function plan(Policies $policies, int $squaring, int $times = 1, string $kind = 'valley'): RunSheet
     {
         return Sheets::sheet(Sheets::plan(
             new Room(12, 0, 'adult'),
-            [new ModelLoad(array_fill(0, 3, new StepLoad($kind, 1, false, false)), 1, $times)],
+            [new ModelLoad(array_fill(0, 3, new StepLoad($kind, 1, false, false)), [1], $times)],
             30,
             $squaring,
             'none',

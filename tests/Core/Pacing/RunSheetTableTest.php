@@ -171,7 +171,7 @@ final class RunSheetTableTest extends TestCase
         );
         $model = new ModelLoad(
             [$step],
-            null,
+            [],
             1,
             $of['side'] ?? ModelLoad::SIDE,
             $of['own'] ?? [],

@@ -115,8 +115,8 @@ final class RunSheetTest extends TestCase
             fn () => Sheets::plan(new Room(5, 0, 'adult'), [$this->helmet()], -60),
             static fn () => Sheets::plan(new Room(5, 0, 'adult'), []),
             static fn () => Sheets::plan(new Room(5, 0, 'adult'), [new ModelLoad([])]),
-            static fn () => new ModelLoad([new StepLoad('valley', 1, false, false)], null, 1, 150.0, [2 => 40]),
-            static fn () => new ModelLoad([new StepLoad('valley', 1, false, false)], null, 1, 150.0, [1 => 0]),
+            static fn () => new ModelLoad([new StepLoad('valley', 1, false, false)], [], 1, 150.0, [2 => 40]),
+            static fn () => new ModelLoad([new StepLoad('valley', 1, false, false)], [], 1, 150.0, [1 => 0]),
             fn () => $this->plan(new Room(5, 0, 'elves'), [$this->helmet()], $this->times(0, 0)),
             fn () => $this->plan(
                 new Room(5, 0, 'adult'),
@@ -189,7 +189,7 @@ final class RunSheetTest extends TestCase
         $steps = [new StepLoad('valley', 5, true, false), new StepLoad('tuck', 1, false, false)];
         $sheet = $this->plan(
             new Room(3, 1, 'junior'),
-            [new ModelLoad($steps, null, 1, 150.0, [1 => 75])],
+            [new ModelLoad($steps, [], 1, 150.0, [1 => 75])],
             $this->times(0.0, 0.0),
         );
         self::assertSame([true, false], array_map(static fn (StepWhy $w): bool => $w->own, $sheet->whys));
