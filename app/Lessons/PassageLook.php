@@ -42,7 +42,8 @@ final readonly class PassageLook
     }
 
     /**
-     * The end of each; where the ends look alike the hardest moment of each, and of a choice what its ways begin with.
+     * The end of each; where the ends look alike the hardest moment of each, and of a choice what its ways begin with,
+     * or what the first of its steps, its own or a later one, leaves.
      *
      * @param  array<string, ModelData>  $models
      * @param  array<string, array{alike: bool, first: int, last: int, steps: list<int>}>  $routes
@@ -58,6 +59,11 @@ final readonly class PassageLook
             $pictures = $by(static fn (ModelData $m, array $r): array => self::end($m, $r['last']));
             if (self::same($pictures)) {
                 $pictures = $by(static fn (ModelData $m, array $r): array => self::start($m, $r['first']));
+            }
+            if (self::same($pictures)) {
+                $pictures = $by(
+                    static fn (ModelData $m, array $r): array => self::end($m, $r['steps'][0] ?? $r['last']),
+                );
             }
         }
 

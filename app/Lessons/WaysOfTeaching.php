@@ -69,10 +69,12 @@ final readonly class WaysOfTeaching
             $options = [];
             foreach ($passage['options'] as $option) {
                 $key = $option['key'];
+                $taken = [...$ways, $passage['name'] => $key];
+                $isNone = $begins === null || $this->shelf->parting($slug, $ways, $taken) === [];
                 $options[] = [
                     ...$option,
-                    'minutes' => $minutes([...$ways, $passage['name'] => $key]),
-                    'change' => $begins === null || $option['chosen'] ? null : new WayChangeData(
+                    'minutes' => $minutes($taken),
+                    'change' => $isNone ? null : new WayChangeData(
                         $this->change->between($slug, $ways, $passage['name'], $chosen, $key, $begins),
                     ),
                 ];
@@ -100,13 +102,22 @@ final readonly class WaysOfTeaching
             foreach ($this->shelf->model($slug, $ways)->routes as $route) {
                 $taken = static fn (string $key): array => [...$ways, $route['name'] => $key];
                 $keys = array_column($route['ways'], 'key');
-                $look = PassageLook::of($route['name'], array_combine($keys, array_map(
+                $models = array_combine($keys, array_map(
                     fn (string $key): ModelData => $this->shelf->model(
                         $slug,
                         $key === $route['chosen'] ? $ways : $taken($key),
                     ),
                     $keys,
-                )));
+                ));
+                $parted = array_filter(
+                    $keys,
+                    fn (string $key): bool => $this->shelf->parting($slug, $ways, $taken($key)) !== [],
+                );
+                $played = array_unique(array_map(static fn (ModelData $m): array => $m->play, $models), SORT_REGULAR);
+                if ($parted === [] && count($played) === 1) {
+                    continue; // by the other ways chosen none of its options has a step
+                }
+                $look = PassageLook::of($route['name'], $models);
                 $options = [];
                 foreach ($route['ways'] as $i => $way) {
                     $options[] = [

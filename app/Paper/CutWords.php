@@ -72,7 +72,7 @@ final readonly class CutWords
     }
 
     /**
-     * @param  Policies|null  $byDiagonal  how one square of each sheet is made by folding a corner over; null: it is not
+     * @param  Policies|null  $byDiagonal  how one square of a sheet is made by folding a corner over; null: it is not
      * @return list<string>
      */
     public function steps(LessonPaper $paper, ?Policies $byDiagonal, string $method, float $kerf): array

@@ -16,6 +16,7 @@ use OpenApi\Attributes as OA;
             'talk',
             'decorate',
             'display',
+            'play',
             'routes',
             'needs',
             'steps',
@@ -31,6 +32,7 @@ final readonly class ModelData
      * @param  list<string>  $talk
      * @param  list<string>  $decorate
      * @param  list<string>  $display
+     * @param  list<string>  $play
      * @param  list<array{name: string, question: string|null, alike: bool, chosen: string, first: int, last: int,
      *     steps: list<int>, ways: list<array{key: string, title: string, when: string|null}>}>  $routes
      * @param  list<array{kind: string, name: string}>  $needs
@@ -45,6 +47,14 @@ final readonly class ModelData
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $talk,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $decorate,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $display,
+        #[
+            OA\Property(
+                description: 'how it is used when it is finished, by the ways taken',
+                type: 'array',
+                items: new OA\Items(type: 'string'),
+            ),
+        ]
+        public array $play,
         #[
             OA\Property(
                 description: 'places where the lead chooses: ways that end alike, or options that may end differently',

@@ -71,6 +71,7 @@ final readonly class ModelMaker
             $sequence->talk,
             $sequence->decorate,
             $sequence->display,
+            $sequence->play,
             array_values(array_map(self::route(...), $sequence->routes)),
             $needs,
             $steps,

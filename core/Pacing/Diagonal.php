@@ -16,7 +16,7 @@ final class Diagonal
     /** Shares of the sheet between which either diagonal runs. */
     private const ENDS = [[[0.0, 0.0], [1.0, 1.0]], [[1.0, 0.0], [0.0, 1.0]]];
 
-    /** @return list<int> numbers of the steps that crease the first and the second diagonal; the same twice: both at once */
+    /** @return list<int> the steps that crease the first and the second diagonal; the same twice: both at once */
     public static function of(FoldedModel $model): array
     {
         $found = [];

@@ -110,6 +110,8 @@ final readonly class Policies
         }
         $made = $this->chosen['second'] === 'model' ? 1 : 2;
 
-        return array_values(array_diff(array_unique(array_slice($diagonals, 0, $made)), array_slice($diagonals, $made)));
+        $there = array_diff(array_slice($diagonals, 0, $made), array_slice($diagonals, $made));
+
+        return array_values(array_unique($there));
     }
 }

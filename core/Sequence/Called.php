@@ -42,8 +42,8 @@ final readonly class Called
         }
     }
 
-    /** The name of the part that lies here on top, where a hand would take it; null when none does. */
-    public function at(FoldedState $state, Point $p): ?string
+    /** The part that lies here on top, where a hand would take it; null when none does. */
+    public function at(FoldedState $state, Point $p): ?CalledPart
     {
         foreach ($this->parts as $name => $point) {
             foreach ($state->pattern->faces as $face => $_) {
@@ -52,7 +52,10 @@ final readonly class Called
                     $state->pattern->polygon($face)->contains($point, -$state->tolerance->meeting) &&
                     Stacks::facesAt($state, $p->toward($state->polygons[$face]->centroid(), self::BESIDE))[0] === $face
                 ) {
-                    return $name;
+                    return new CalledPart((string) $name, max(0.0, ...array_map(
+                        static fn (Point $corner): float => $corner->distanceTo($p),
+                        $state->polygons[$face]->points,
+                    )));
                 }
             }
         }

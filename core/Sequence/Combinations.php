@@ -43,7 +43,8 @@ final readonly class Combinations
     }
 
     /**
-     * The usual ways with every two of them changed, so that each pair of options comes in one combination at least.
+     * The usual ways, each other option by itself, and as few more as a greedy choice needs until each pair of options
+     * comes in one combination at least.
      *
      * @param  array<string, list<string>>  $options
      * @return list<array<string, string>>
@@ -51,18 +52,86 @@ final readonly class Combinations
     private static function pairs(array $options): array
     {
         $usual = array_map(static fn (array $keys): string => $keys[0], $options);
-        $combinations = [(string) json_encode($usual) => $usual];
-        foreach ($options as $one => $oneKeys) {
-            foreach ($options as $two => $twoKeys) {
-                foreach ($one < $two ? $oneKeys : [] as $first) {
-                    foreach ($twoKeys as $second) {
-                        $pair = array_replace($usual, [$one => $first, $two => $second]);
-                        $combinations[(string) json_encode($pair)] = $pair;
+        $combinations = [$usual];
+        foreach ($options as $name => $keys) {
+            foreach (array_slice($keys, 1) as $key) {
+                $combinations[] = [...$usual, $name => $key];
+            }
+        }
+        $left = self::allPairs($options);
+        foreach ($combinations as $combination) {
+            $left = array_diff_key($left, self::pairsOf($combination));
+        }
+        while ($left !== []) {
+            $next = self::most($options, $left);
+            $left = array_diff_key($left, self::pairsOf($next));
+            $combinations[] = $next;
+        }
+
+        return $combinations;
+    }
+
+    /**
+     * A combination with the first pair that is left, and for every other question the option that adds most pairs.
+     *
+     * @param  array<string, list<string>>  $options
+     * @param  non-empty-array<string, array<string, string>>  $left
+     * @return array<string, string>
+     */
+    private static function most(array $options, array $left): array
+    {
+        $taken = $left[array_key_first($left)];
+        foreach (array_diff_key($options, $taken) as $name => $keys) {
+            $best = -1;
+            foreach ($keys as $key) {
+                $gain = count(array_intersect_key($left, self::pairsOf([...$taken, $name => $key])));
+                if ($gain > $best) {
+                    [$best, $option] = [$gain, $key];
+                }
+            }
+            $taken[$name] = $option ?? $keys[0];
+        }
+
+        return array_map(strval(...), array_replace(array_fill_keys(array_keys($options), ''), $taken));
+    }
+
+    /**
+     * @param  array<string, list<string>>  $options
+     * @return array<string, array<string, string>> every two options of two questions, by a name that tells them apart
+     */
+    private static function allPairs(array $options): array
+    {
+        $pairs = [];
+        $names = array_keys($options);
+        foreach ($names as $i => $one) {
+            foreach (array_slice($names, $i + 1) as $two) {
+                foreach ($options[$one] as $first) {
+                    foreach ($options[$two] as $second) {
+                        $pairs += self::pairsOf([$one => $first, $two => $second]);
                     }
                 }
             }
         }
 
-        return array_values($combinations);
+        return $pairs;
+    }
+
+    /**
+     * @param  array<string, string>  $combination
+     * @return array<string, array<string, string>>
+     */
+    private static function pairsOf(array $combination): array
+    {
+        ksort($combination);
+        $names = array_keys($combination);
+        $pairs = [];
+        foreach ($names as $i => $one) {
+            foreach (array_slice($names, $i + 1) as $two) {
+                $pair = [$one => $combination[$one], $two => $combination[$two]];
+                $pairs[(string) json_encode($pair)] = $pair;
+            }
+        }
+
+        return $pairs;
     }
 }

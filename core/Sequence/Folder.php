@@ -52,6 +52,9 @@ final class Folder
     /** @var list<Stage> of the step at work */
     private array $stages = [];
 
+    /** Whether places are named by the opposite direction: the model lies half a turn round from how it is written. */
+    private bool $opposite = false;
+
     /** @var list<float> where the model lies turned over for what is done behind: x of the axes */
     private array $turnedAbout = [];
 
@@ -90,7 +93,7 @@ final class Folder
             $self->step($step);
         }
 
-        return new Setting($self->state, $self->marks, $self->creases, false);
+        return $self->setting();
     }
 
     /**
@@ -131,7 +134,7 @@ final class Folder
             $steps[] = $this->step($step);
         }
         $this->take('');
-        $end = new Setting($this->state, $this->marks, $this->creases, false);
+        $end = $this->setting();
         foreach ($this->sequence->goals as $goal) {
             $goal->check($steps, $end);
         }
@@ -153,15 +156,10 @@ final class Folder
             $this->remember($step, $before);
             $attached = $step->attach === null ? null : $this->attached($step->attach);
         } catch (CathedraException $e) {
+            $place = $e instanceof CannotFold ? $e->place : null;
             throw $e instanceof BadSequence
                 ? $e
-                : new BadSequence(
-                    $step->line,
-                    $step->number,
-                    $e->getMessage(),
-                    $e instanceof CannotFold ? $e->place : null,
-                    $e,
-                );
+                : new BadSequence($step->line, $step->number, $e->getMessage(), $place, $e);
         }
 
         return new FoldedStep($step, $before, $this->state, $this->actions, $called, $attached, $this->stages);
@@ -192,11 +190,16 @@ final class Folder
     {
         [$part, $marks, $creases] =
             $this->aside[$attach->part] ?? throw CannotFold::because("The part \"{$attach->part}\" is not folded yet.");
-        $at = $attach->at->locate(new Setting($this->state, $this->marks, $this->creases, false));
+        $at = $attach->at->locate($this->setting());
         $turned = $part->rotated($attach->turn);
         $hold = $attach->hold?->locate(new Setting($turned, $marks, $creases, false)) ?? $turned->box()->centre();
 
         return new Attached($turned->shifted($at->minus($hold)), $at);
+    }
+
+    private function setting(bool $mirrored = false, ?FoldedState $seen = null, bool $flipped = false): Setting
+    {
+        return new Setting($this->state, $this->marks, $this->creases, $mirrored, $seen, $flipped, $this->opposite);
     }
 
     private function do(Step $step, bool $mirrored): void
@@ -211,7 +214,7 @@ final class Folder
         match ($step->kind) {
             FoldKind::Repeat => $this->repeat($step),
             FoldKind::TurnOver => $this->turn($step, $this->state->turnedOver($step->upright)),
-            FoldKind::Rotate => $this->turn($step, $this->state->rotated($mirrored ? -$step->turn : $step->turn)),
+            FoldKind::Rotate => $this->rotate($step, $mirrored),
             FoldKind::Unfold => $this->unfold($step),
             default => $this->bothSides($step, $mirrored),
         };
@@ -304,7 +307,7 @@ final class Folder
         }
         $before = $this->state;
         $made = $step->movement->make(
-            new Setting($before, $this->marks, $this->creases, $mirrored, $first, $flipped),
+            $this->setting($mirrored, $first, $flipped),
             $step->label(),
         );
         $change = Change::between($before, $made->after);
@@ -330,7 +333,7 @@ final class Folder
 
     private function crease(Step $step, bool $mirrored, bool $behind, ?FoldedState $first, bool $flipped): void
     {
-        $setting = new Setting($this->state, $this->marks, $this->creases, $mirrored, $first, $flipped);
+        $setting = $this->setting($mirrored, $first, $flipped);
         $crease = ($step->alignment ?? throw new \LogicException('A crease has an alignment.'))->locate($setting);
         $faces = $step->layers->choose($setting, $crease);
         $valley = $step->kind === FoldKind::Mountain ? false : $step->creaseAsValley;
@@ -397,6 +400,12 @@ final class Folder
         $this->go($turned);
     }
 
+    private function rotate(Step $step, bool $mirrored): void
+    {
+        $this->turn($step, $this->state->rotated($mirrored ? -$step->turn : $step->turn));
+        $this->opposite = $this->opposite !== $step->opposite;
+    }
+
     private function unfold(Step $step): void
     {
         $this->samePiece($step, $step->steps[0]);
@@ -453,7 +462,7 @@ final class Folder
     private function remember(Step $step, FoldedState $before): void
     {
         $this->nameCreases($step, $before);
-        $setting = new Setting($this->state, $this->marks, $this->creases, false);
+        $setting = $this->setting();
         foreach ($step->marks as $name => $point) {
             $this->marks[$name] = $this->onSheet($point->locate($setting));
         }

@@ -19,19 +19,25 @@ final readonly class FreeLength
     }
 
     /**
-     * Reads `by_eye` of a step, and puts the usual share into its landmarks.
+     * Reads `by_eye` of a step, and puts the usual share into its landmarks. With `if`, the length is chosen by eye for
+     * some options only; for the others the usual share is a landmark like any other.
      *
+     * @param  callable(array<string, list<mixed>>): bool  $holds  whether the options are taken
      * @return array{self|null, Reader}
      *
      * @throws BadSequence when the shares are out of order, or nothing of the step is free
      */
-    public static function read(Reader $in): array
+    public static function read(Reader $in, callable $holds): array
     {
         if (! $in->has('by_eye')) {
             return [null, $in];
         }
         $given = $in->value('by_eye');
         $keys = ['from', 'to', 'usual'];
+        $asked = self::asked($in);
+        if (is_array($given)) {
+            unset($given['if']);
+        }
         if (! is_array($given) || array_diff($keys, array_keys($given)) !== [] || count($given) !== 3) {
             throw $in->bad('by_eye', '"by_eye" must give three shares: from, to and usual.');
         }
@@ -50,10 +56,22 @@ final readonly class FreeLength
         $free = '/\b'.self::WORD.'\b/';
 
         return [
-            new self($from, $to, $usual),
+            $asked === [] || $holds($asked) ? new self($from, $to, $usual) : null,
             $in->rewritten(
                 static fn (string $text): string => (string) preg_replace($free, $usual, $text),
             ) ?? throw $in->bad('by_eye', 'Nothing of this step is "'.self::WORD.'"; write it in place of a share.'),
         ];
+    }
+
+    /**
+     * What `if` of `by_eye` asks of choices made before.
+     *
+     * @return array<string, list<mixed>> options by choice
+     */
+    public static function asked(Reader $in): array
+    {
+        $given = $in->has('by_eye') ? $in->value('by_eye') : null;
+
+        return is_array($given) && isset($given['if']) ? $in->conditions($given['if'], 'by_eye') : [];
     }
 }

@@ -91,6 +91,10 @@ final readonly class Loader
             $top->someOf('occasions', Sequence::OCCASIONS),
             GoalReader::all($top, $lines),
             $top->has('shown') ? $top->step('shown', $count, $count) : null,
+            [...$top->texts('play'), ...array_values(array_filter(array_map(
+                static fn (Route $route): ?string => $route->played(),
+                $list->routes,
+            )))],
         );
         foreach (self::OF_A_STEP as $key) {
             if ($top->has($key)) {

@@ -6,7 +6,8 @@ namespace Cathedra\Core\Sequence;
 
 /**
  * Where two ways of teaching one model part. Both are read from the same file, so a step is the same step in both when
- * it stands in the same line; until the first that does not, both have the same paper.
+ * it stands in the same line, and is done by eye in both or in neither; until the first that does not, both have the
+ * same paper.
  */
 final readonly class Parting
 {
@@ -16,7 +17,10 @@ final readonly class Parting
      */
     public static function between(Sequence $from, Sequence $to): array
     {
-        $lines = static fn (Sequence $s): array => array_map(static fn (Step $step): int => $step->line, $s->steps);
+        $lines = static fn (Sequence $s): array => array_map(
+            static fn (Step $step): string => $step->line.($step->free === null ? '' : ' by eye'),
+            $s->steps,
+        );
         [$old, $new] = [$lines($from), $lines($to)];
         $common = array_values(array_intersect($old, $new));
         $spans = [];

@@ -65,6 +65,20 @@ final class Reader
         return $again;
     }
 
+    /**
+     * What depends on choices made before: a mapping of a choice to one of its options, or to a list of them.
+     *
+     * @return array<string, list<mixed>> options by choice
+     */
+    public function conditions(mixed $given, string $key): array
+    {
+        if (! is_array($given) || $given === [] || array_is_list($given)) {
+            throw $this->bad($key, '"if" maps choices made before to one of their options, or to a list of them.');
+        }
+
+        return array_map(static fn (mixed $wanted): array => array_values((array) $wanted), $given);
+    }
+
     public function line(?string $key = null): int
     {
         return $this->lines->line($this->at($key));

@@ -17,6 +17,7 @@ final readonly class Route
      * @param  bool  $alike  whether all ways must end in the same state
      * @param  string|null  $question  what the lead is asked; a route may do without
      * @param  array<string, string>  $when  for whom an option is, and why, by name
+     * @param  array<string, string>  $play  how the finished model is used, by option, where the options differ in that
      * @param  list<int>  $later  steps after it that the chosen way is taught with and another is not ("if")
      */
     public function __construct(
@@ -29,6 +30,7 @@ final readonly class Route
         public ?string $question = null,
         public array $when = [],
         public array $later = [],
+        public array $play = [],
     ) {
     }
 
@@ -44,6 +46,12 @@ final readonly class Route
     public function with(array $steps): self
     {
         return new self(...['later' => [...$this->later, ...$steps]] + get_object_vars($this));
+    }
+
+    /** How the finished model is used by the chosen way; null: as any. */
+    public function played(): ?string
+    {
+        return $this->play[$this->chosen] ?? null;
     }
 
     public function isUsual(): bool

@@ -36,6 +36,7 @@ final readonly class Sequence
      *     paper must be
      * @param  list<string>  $occasions  what it is folded for, of OCCASIONS
      * @param  list<Goal>  $goals  what makes the end what the name promises
+     * @param  list<string>  $play  how it is used when it is finished, by the ways taken here
      * @param  int|null  $shown  the step after which it is shown in lists: the most telling flat state of a model that
      *     is opened at the end; null: the end
      */
@@ -60,6 +61,7 @@ final readonly class Sequence
         public array $occasions = [],
         public array $goals = [],
         public ?int $shown = null,
+        public array $play = [],
     ) {
     }
 

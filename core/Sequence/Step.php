@@ -35,6 +35,7 @@ final readonly class Step
      * @param  array<string, PointRef|null>  $call  names of parts from here on, found after the step; null ends one
      * @param  FreeLength|null  $free  a length of it that is chosen by eye
      * @param  PointRef|null  $pinchAt  for pinch-mark: the place on the crease that is pressed
+     * @param  bool  $opposite  for rotate: from here on places are named by the opposite direction, or as seen again
      */
     public function __construct(
         public int $number,
@@ -61,6 +62,7 @@ final readonly class Step
         public array $call = [],
         public ?FreeLength $free = null,
         public ?PointRef $pinchAt = null,
+        public bool $opposite = false,
     ) {
     }
 

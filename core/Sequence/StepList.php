@@ -65,7 +65,7 @@ final class StepList
             if ($this->holds($in, $asked)) {
                 $this->entry($in, "$path.$i", $part, $inRoute);
                 $new = count($this->steps) < $number ? [] : range($number, count($this->steps));
-                foreach (array_keys($asked) as $name) {
+                foreach (array_keys($asked + ($in->has('fold') ? FreeLength::asked($in) : [])) as $name) {
                     $this->routes[$name] = $this->routes[$name]->with($new);
                 }
             }
@@ -99,30 +99,22 @@ final class StepList
      */
     private function asked(Reader $in): array
     {
-        if (! $in->has('if')) {
-            return [];
-        }
-        $conditions = $in->value('if');
-        if (! is_array($conditions) || $conditions === [] || array_is_list($conditions)) {
-            throw $in->bad('if', '"if" maps choices made before to one of their options, or to a list of them.');
-        }
-
-        return array_map(static fn (mixed $wanted): array => array_values((array) $wanted), $conditions);
+        return $in->has('if') ? $in->conditions($in->value('if'), 'if') : [];
     }
 
     /** @param  array<string, list<mixed>>  $asked */
-    private function holds(Reader $in, array $asked): bool
+    private function holds(Reader $in, array $asked, string $key = 'if'): bool
     {
         $holds = true;
         foreach ($asked as $name => $wanted) {
             $route = $this->routes[$name] ?? throw $in->bad(
-                'if',
+                $key,
                 "No choice before this is called \"$name\"; there is: "
                     .(implode(', ', array_keys($this->routes)) ?: 'none').'.',
             );
             foreach ($wanted as $option) {
                 is_string($option) && isset($route->options[$option]) || throw $in->bad(
-                    'if',
+                    $key,
                     "The choice \"$name\" has no such option; it has: ".implode(', ', array_keys($route->options)).'.',
                 );
             }
@@ -147,7 +139,9 @@ final class StepList
             $this->ids[$id] = $number;
         }
 
-        return StepReader::read($in, $number, $part, $this->parts);
+        $holds = fn (array $asked): bool => $this->holds($in, $asked, 'by_eye');
+
+        return StepReader::read($in, $number, $part, $this->parts, $holds);
     }
 
     /** @param  'route'|'choice'  $kind */
@@ -180,12 +174,15 @@ final class StepList
         $first = count($this->steps) + 1;
         $titles = [];
         $when = [];
+        $play = [];
         $untouched = clone $this;
         foreach ($options as $key => $option) {
             $way = Reader::over($option, "$path.options.$key", $this->lines);
             $titles[(string) $key] = $way->text('title', null, 80);
             $for = $isChoice ? $way->text('when', null, 160) : $way->optionalText('when', 160);
             $for !== null && ($when[(string) $key] = $for);
+            $used = $way->optionalText('play', 200);
+            $used !== null && ($play[(string) $key] = $used);
             $steps = $way->value('steps') ?? ($isChoice ? [] : null);
             $way->nothingElse();
             // the other ways are read all the same, so that a mistake in them is found
@@ -202,6 +199,7 @@ final class StepList
             ! $isChoice,
             $question,
             $when,
+            play: $play,
         );
     }
 

@@ -26,12 +26,13 @@ final readonly class StepReader
     /**
      * @param  string|null  $part  the second part it belongs to; null: the main piece
      * @param  array<string, Part>  $parts
+     * @param  callable(array<string, list<mixed>>): bool  $holds  whether options of choices made before are taken
      *
      * @throws BadSequence
      */
-    public static function read(Reader $in, int $number, ?string $part = null, array $parts = []): Step
+    public static function read(Reader $in, int $number, ?string $part, array $parts, callable $holds): Step
     {
-        [$free, $in] = FreeLength::read($in);
+        [$free, $in] = FreeLength::read($in, $holds);
 
         return (new self($in, $number, $part, $parts))->step($free);
     }
@@ -65,6 +66,7 @@ final readonly class StepReader
             $this->call(),
             $free,
             $kind === FoldKind::PinchMark ? $this->folds->point('at') : null,
+            $kind === FoldKind::Rotate && $this->in->oneOf('places', ['seen', 'opposite'], 'seen') === 'opposite',
         );
         $this->in->has('if') && $this->in->value('if'); // the list of steps has looked at it
         $this->in->nothingElse();

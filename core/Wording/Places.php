@@ -6,9 +6,12 @@ namespace Cathedra\Core\Wording;
 
 use Cathedra\Core\Folding\Anatomy;
 use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Sequence\Called;
+use Cathedra\Core\Sequence\CalledPart;
+use Cathedra\Core\Sequence\Handling;
 
 /**
  * Says points and lines of a state in a folder's words, from where they lie, whatever the sequence called them. Only
@@ -16,6 +19,9 @@ use Cathedra\Core\Sequence\Called;
  */
 final readonly class Places
 {
+    /** Of the length of the paper that carries a called part: what is folded over of its tip at most. */
+    private const TIP = 1 / 3;
+
     private Anatomy $anatomy;
 
     private Seen $seen;
@@ -51,12 +57,18 @@ final readonly class Places
         return $this->lines->besideEdge($line);
     }
 
-    /** A corner or tip that a hand can take, in words; null where it is none of those, or has no name. */
-    public function grip(Point $p): ?string
+    /**
+     * The corner or tip that a hand takes, in words; null where it is none of those, or has no name. Of a called part
+     * of which only a little is folded over, the tip is taken.
+     */
+    public function grip(Handling $hands): ?string
     {
-        $part = $this->part($p);
+        $p = $hands->at;
+        $part = $this->called->at($this->state, $p);
         if ($part !== null) {
-            return $part;
+            return $this->words->say('points', self::isTip($hands, $part) ? 'called-tip' : 'called', [
+                'part' => strtr($part->name, '-', ' '),
+            ]);
         }
         $corner = $this->anatomy->outline->cornerAt($p);
         if ($corner !== null) {
@@ -100,7 +112,15 @@ final readonly class Places
     {
         $part = $this->called->at($this->state, $p);
 
-        return $part === null ? null : $this->words->say('points', 'called', ['part' => strtr($part, '-', ' ')]);
+        return $part === null ? null : $this->words->say('points', 'called', ['part' => strtr($part->name, '-', ' ')]);
+    }
+
+    /** Whether the fold line lies near the point: heads fold below 0.25 of the length, whole wings above 0.45. */
+    private static function isTip(Handling $hands, CalledPart $part): bool
+    {
+        $line = $hands->line === null ? null : Line::through($hands->line->a, $hands->line->b);
+
+        return $line !== null && abs($line->distanceTo($hands->at)) < self::TIP * $part->length;
     }
 
     private function pinch(Point $p): ?string

@@ -130,7 +130,7 @@ final readonly class StepText
         $with = $saying->with + [
             'what' => $hands === null ? '' : self::taken($hands, $places, $words),
             'at' => $hands === null ? '' : self::withLetter(
-                $places->grip($hands->at) ?? $words->say('points', 'place'),
+                $places->grip($hands) ?? $words->say('points', 'place'),
                 self::FROM,
                 $words,
             ),
@@ -216,7 +216,7 @@ final readonly class StepText
     {
         return self::withLetter($hands->edge !== null
             ? $places->line($hands->edge) ?? $words->say('points', 'edge-at-dot')
-            : $places->grip($hands->at) ?? $words->say('points', 'flap-at-dot'), self::FROM, $words);
+            : $places->grip($hands) ?? $words->say('points', 'flap-at-dot'), self::FROM, $words);
     }
 
     private static function withLetter(string $place, string $letter, Phrasebook $words): string
@@ -257,11 +257,11 @@ final readonly class StepText
         $places = new Places($step->actions[0]->state, $words, $step->called);
         $what = $hands === null
             ? null
-            : ($hands->edge === null ? $places->grip($hands->at) : $places->line($hands->edge));
+            : ($hands->edge === null ? $places->grip($hands) : $places->line($hands->edge));
         $first = Handling::of($step->actions[0]);
         $before = $first === null
             ? null
-            : ($first->edge === null ? $places->grip($first->at) : $places->line($first->edge));
+            : ($first->edge === null ? $places->grip($first) : $places->line($first->edge));
 
         return $what === null || $what === $before
             ? $words->say('steps', $also)

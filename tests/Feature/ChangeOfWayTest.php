@@ -114,13 +114,13 @@ final class ChangeOfWayTest extends TestCase
         );
         $id = $this->postJson('/api/lessons', $input([]))->assertCreated()->json('card.id');
         $asked = $this->getJson("/api/lessons/$id/ways/crane?ways[legs]=pages")->assertOk()->json();
-        self::assertSame([null], array_values(array_unique(array_column($asked['passages'][2]['options'], 'change'))));
+        self::assertSame([null], array_values(array_unique(array_column($asked['passages'][5]['options'], 'change'))));
         $now = $this->getJson("/api/lessons/$id/ways/crane")->assertOk()->json();
         $planned = $this->putJson("/api/lessons/$id", $input(['legs' => 'pages']) + ['version' => 1])->assertOk();
         $needed = $planned->json('plan.needed_minutes');
         self::assertGreaterThan($now['minutes'], $needed);
         self::assertSame($needed, $asked['minutes']);
-        self::assertSame($needed, array_column($now['passages'][2]['options'], 'minutes', 'key')['pages']);
+        self::assertSame($needed, array_column($now['passages'][5]['options'], 'minutes', 'key')['pages']);
     }
 
     public function testUsualWaysAreKeptForWhoeverTeachesSo(): void

@@ -95,7 +95,7 @@ final class PoliciesTest extends TestCase
         self::assertGreaterThan($seconds($lesson), $seconds($again));
     }
 
-    /** @return iterable<string, array{array<string, string>, string, int, string}> chosen, the cut, pictures, the check */
+    /** @return iterable<string, array{array<string, string>, string, int, string}> */
     public static function squares(): iterable
     {
         yield 'strip, then the check' => [[], 'Fold it up along the edge', 6, 'fold the other diagonal'];

@@ -14,10 +14,10 @@ final class WaysTest extends TestCase
         $this->actingAs($lead);
         $ways = $this->getJson("/api/models/crane/ways?group={$group->id}")->assertOk()->json();
         self::assertSame(
-            ['base', 'slim', 'legs', 'end', 'first', 'wings', 'body'],
+            ['open', 'base', 'petal', 'slim', 'angle', 'legs', 'end', 'head', 'first', 'wings', 'body'],
             array_column($ways['passages'], 'name'),
         );
-        [$base, $slim, $legs, $end, $first, $wings] = $ways['passages'];
+        [$open, $base, $petal, $slim, $angle, $legs, $end, $head, $first, $wings] = $ways['passages'];
         self::assertSame(
             ['base', 'How do they reach the square base?', 6, 7],
             [$base['name'], $base['question'], $base['first'], $base['last']],
@@ -37,7 +37,13 @@ final class WaysTest extends TestCase
         self::assertSame([true, [0, 1]], [$end['alike'], array_column($end['options'], 'steps')]);
         self::assertNotSame($end['options'][0]['picture'], $end['options'][1]['picture'], 'one is turned over');
         // Narrowed or not: two steps of its own, and neck and tail by other lines.
-        self::assertSame([false, [4, 2]], [$slim['alike'], array_column($slim['options'], 'steps')]);
+        self::assertSame([false, [4, 2, 4]], [$slim['alike'], array_column($slim['options'], 'steps')]);
+        self::assertSame([true, [4, 5, 4, 5, 3]], [$petal['alike'], array_column($petal['options'], 'steps')]);
+        self::assertSame([false, [1, 1]], [$head['alike'], array_column($head['options'], 'steps')]);
+        // The open end away: the base lies the other way up meanwhile. By eye: the same steps.
+        self::assertSame([true, [1, 2]], [$open['alike'], array_column($open['options'], 'steps')]);
+        self::assertNotSame($open['options'][0]['picture'], $open['options'][1]['picture']);
+        self::assertSame([true, [2, 2]], [$angle['alike'], array_column($angle['options'], 'steps')]);
         self::assertStringStartsWith('For steady hands', $wings['options'][1]['when']);
 
         // The minutes are those that a lesson planned so needs.
@@ -49,8 +55,8 @@ final class WaysTest extends TestCase
             ->assertOk()
             ->json();
         self::assertSame($lesson['plan']['needed_minutes'], $chosen['minutes']);
-        self::assertSame([false, true, false], array_column($chosen['passages'][0]['options'], 'chosen'));
-        self::assertSame(20, $chosen['passages'][5]['first'] - 1, 'numbered by the way chosen');
+        self::assertSame([false, true, false], array_column($chosen['passages'][1]['options'], 'chosen'));
+        self::assertSame(20, $chosen['passages'][9]['first'] - 1, 'numbered by the way chosen');
     }
 
     public function testWithoutAGroupNoMinutesAndWithoutWaysNoPassages(): void

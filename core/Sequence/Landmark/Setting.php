@@ -27,6 +27,7 @@ final readonly class Setting
      *     both sides of a
      *                                  step go by the outline before it
      * @param  bool  $flipped  top and bottom are exchanged: the step is done at the opposite end too
+     * @param  bool  $opposite  places are named by the opposite direction: the model lies half a turn round
      */
     public function __construct(
         public FoldedState $state,
@@ -35,15 +36,16 @@ final readonly class Setting
         public bool $mirrored,
         ?FoldedState $seen = null,
         public bool $flipped = false,
+        public bool $opposite = false,
     ) {
         $this->compass = new Compass(Outline::of($seen ?? $state), $state->sheet->diagonal());
     }
 
     public function direction(Direction $named): Direction
     {
-        $named = $this->mirrored ? $named->mirrored() : $named;
+        $named = $this->mirrored !== $this->opposite ? $named->mirrored() : $named;
 
-        return $this->flipped ? $named->flipped() : $named;
+        return $this->flipped !== $this->opposite ? $named->flipped() : $named;
     }
 
     /** @throws CannotFold when that part of the sheet was cut away */

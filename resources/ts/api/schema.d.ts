@@ -1855,6 +1855,8 @@ export interface components {
             talk: string[];
             decorate: string[];
             display: string[];
+            /** @description how it is used when it is finished, by the ways taken */
+            play: string[];
             /** @description places where the lead chooses: ways that end alike, or options that may end differently */
             routes: {
                 name: string;

@@ -22,7 +22,7 @@ const colours = useLocalStorage('paper', { front: '#0e6e7c', back: '#fdfcf8' })
 const swatches = ['#0e6e7c', '#b23a26', '#f4b31a', '#5b4b8a'] as const
 const hard = computed(() => (model.data.value?.steps ?? []).filter((step) => step.hard))
 const lists = computed(() =>
-  (['talk', 'decorate', 'display'] as const)
+  (['play', 'talk', 'decorate', 'display'] as const)
     .map((key) => ({ key, texts: model.data.value?.[key] ?? [] }))
     .filter((l) => l.texts.length > 0),
 )

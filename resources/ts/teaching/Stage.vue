@@ -228,6 +228,7 @@ const LONG = 90
       </template>
       <template v-else
         ><h1>{{ t('stage.end') }}</h1>
+        <p v-for="line in model.play" :key="line" class="sentence">{{ line }}</p>
         <div class="picture big"><FoldPicture :drawing="model.summary.picture" :title="model.summary.title" /></div
       ></template>
     </section>

@@ -191,8 +191,8 @@ final class SimpleFoldTest extends TestCase
     }
 
     /**
-     * The point of a locked heart crosses layers of the triangle before it goes under one layer of the strip; on a sheet
-     * of 210 x 297 the strip is 87 wide and halved, so the stack at the tip is its lower half, the point, its other half.
+     * The point of a locked heart crosses layers of the triangle before it goes under one layer of the strip; on a
+     * sheet of 210 x 297 the strip is 87 wide and halved: at the tip lie its lower half, the point, its other half.
      */
     public function testATuckedPointIsCountedAtItsTip(): void
     {

@@ -50,6 +50,16 @@ final class CalledTest extends TestCase
         );
     }
 
+    /** The paper of the wing is 100 long, a side of the sheet: 28 from its point the tip is taken, 35 from it all. */
+    public function testOfALittleThatIsFoldedOnlyTheTipIsTaken(): void
+    {
+        $fold = static fn (string $share): string => self::said(self::WING
+            ."  - {fold: valley, along: line ($share from (corner top) to (corner left)) to "
+            ."($share from (corner top) to (corner right)), move: corner top, layers: top}\n");
+        self::assertStringStartsWith("Fold the wing's tip toward you", $fold('4/10'));
+        self::assertStringStartsWith('Fold the wing over', $fold('5/10'));
+    }
+
     public function testANameIsGivenUpOrMoved(): void
     {
         self::assertStringStartsWith(

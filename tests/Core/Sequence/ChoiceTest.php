@@ -162,6 +162,28 @@ final class ChoiceTest extends TestCase
         }
     }
 
+    /** Eleven questions of a crane's kind: every other option by itself, every pair, and few in all. */
+    public function testManyQuestionsNeedFewCombinations(): void
+    {
+        $sizes = [2, 3, 5, 3, 2, 2, 2, 2, 2, 2, 4];
+        $routes = [];
+        foreach ($sizes as $i => $size) {
+            $options = array_fill_keys(array_map(static fn (int $o): string => "o$o", range(1, $size)), 'Title');
+            $routes["c$i"] = new Route("c$i", $options, 'o1', 1, 1);
+        }
+        $all = Combinations::of($routes);
+        self::assertLessThan(50, count($all));
+        $alone = array_filter($all, static fn (array $c): bool => count(array_diff($c, ['o1'])) === 1);
+        self::assertCount(array_sum($sizes) - count($sizes), $alone);
+        foreach ($sizes as $one => $oneSize) {
+            foreach (array_slice($sizes, $one + 1, null, true) as $two => $twoSize) {
+                $pairs = array_unique(array_map(static fn (array $c): string => $c["c$one"].$c["c$two"], $all));
+                self::assertCount($oneSize * $twoSize, $pairs, "every pair of c$one and c$two");
+            }
+        }
+        self::assertSame($all, Combinations::of($routes), 'the same each time');
+    }
+
     public function testTheWingsOfTheCraneFoldDeepOrDeeper(): void
     {
         $above = Folds::library('crane');

@@ -38,6 +38,27 @@ final class FreeLengthTest extends TestCase
         self::assertEqualsWithDelta(53.03, $crease->landing->distanceTo($crease->grip), 0.01);
     }
 
+    private const ASKED = <<<'YAML'
+      - choice: edge
+        title: How wide is the strip?
+        options:
+          mark: {title: A fifth, when: For all.}
+          eye: {title: By eye, when: For the quick.}
+      - {fold: valley, strip: edge top, wide: free, by_eye: {from: 1/8, to: 1/3, usual: 1/5, if: {edge: %s}}}
+
+    YAML;
+
+    /** The same paper either way: chosen by eye, or at the mark. The choice knows the step that it tells of. */
+    public function testItMayBeChosenByEyeInOneWayOnly(): void
+    {
+        foreach (['eye' => false, '[mark, eye]' => true] as $option => $isFree) {
+            $model = Folds::steps(sprintf(self::ASKED, $option));
+            self::assertEqualsWithDelta(80.0, $model->end()->box()->height(), 1e-6);
+            self::assertSame($isFree, $model->steps[0]->step->free !== null, (string) $option);
+            self::assertSame([1], $model->sequence->routes['edge']->steps());
+        }
+    }
+
     /** @return iterable<string, array{string, string}> */
     public static function bad(): iterable
     {
@@ -47,6 +68,11 @@ final class FreeLengthTest extends TestCase
         yield 'the wrong way round' => [$strip('{from: 1/3, to: 1/8, usual: 1/5}'), 'the smaller one first'];
         yield 'more than the whole' => [$strip('{from: 1/3, to: 4/3, usual: 1/2}'), 'more than the whole'];
         yield 'no share' => [$strip('{from: a bit, to: 1/3, usual: 1/5}'), 'is not a share'];
+        yield 'asked of a choice that is not there' => [
+            $strip('{from: 1/8, to: 1/3, usual: 1/5, if: {legs: long}}'),
+            'No choice before this is called "legs"',
+        ];
+        yield 'asked of nothing' => [$strip('{from: 1/8, to: 1/3, usual: 1/5, if: much}'), 'maps choices made before'];
         yield 'without the usual' => [$strip('{from: 1/8, to: 1/3}'), 'three shares: from, to and usual'];
         yield 'a word' => [$strip('much'), 'three shares'];
         yield 'nothing free' => [

@@ -25,7 +25,7 @@ final class MarkTest extends TestCase
 
     YAML;
 
-    /** Sheet of 100: the creases run from (50, 100) to (0, 25) on the left and, by the partner, to (100, 50) on the right. */
+    /** Sheet of 100: creases from (50, 100) to (0, 25) on the left and, by the partner, to (100, 50) on the right. */
     public function testThePartnerIsTakenOnTheOtherSide(): void
     {
         $state = Folds::steps(str_replace('PARTNER', 'a-other', self::GUIDE))->end();
