@@ -42,8 +42,8 @@ final readonly class PassageLook
     }
 
     /**
-     * The end of each; where the ends look alike the hardest moment of each, and of a choice what its ways begin with,
-     * or what the first of its steps, its own or a later one, leaves.
+     * The end of each; where the ends look alike the hardest moment of each that no other has, and of a choice what its
+     * ways begin with, or what follows the first of its steps, its own or a later one.
      *
      * @param  array<string, ModelData>  $models
      * @param  array<string, array{alike: bool, first: int, last: int, steps: list<int>}>  $routes
@@ -54,7 +54,13 @@ final readonly class PassageLook
         $by = static fn (callable $picture): array => array_map($picture, $models, $routes);
         $keys = array_keys($models);
         if (in_array(true, array_column($routes, 'alike'), true)) {
-            $pictures = $by(static fn (ModelData $m, array $r): array => self::moment(self::steps($m, $r['steps'])));
+            $steps = $pictures = [];
+            foreach ($models as $key => $model) {
+                $steps[$key] = self::steps($model, $routes[$key]['steps']);
+            }
+            foreach ($steps as $key => $own) {
+                $pictures[] = self::moment($own, array_merge(...array_values(array_diff_key($steps, [$key => true]))));
+            }
         } else {
             $pictures = $by(static fn (ModelData $m, array $r): array => self::end($m, $r['last']));
             if (self::same($pictures)) {
@@ -62,7 +68,7 @@ final readonly class PassageLook
             }
             if (self::same($pictures)) {
                 $pictures = $by(
-                    static fn (ModelData $m, array $r): array => self::end($m, $r['steps'][0] ?? $r['last']),
+                    static fn (ModelData $m, array $r): array => self::start($m, ($r['steps'][0] ?? $r['last']) + 1),
                 );
             }
         }
@@ -84,11 +90,18 @@ final readonly class PassageLook
 
     /**
      * @param  list<StepData>  $steps
+     * @param  list<StepData>  $others  of the other options
      * @return array<string, mixed>
      */
-    private static function moment(array $steps): array
+    private static function moment(array $steps, array $others): array
     {
         usort($steps, static fn (StepData $a, StepData $b): int => $b->level <=> $a->level);
+        $known = array_map(static fn (StepData $step): string => self::seen($step->before), $others);
+        foreach ($steps as $step) {
+            if (! in_array(self::seen($step->before), $known, true)) {
+                return $step->halfway ?? $step->before;
+            }
+        }
 
         return $steps[0]->halfway ?? $steps[0]->before;
     }
