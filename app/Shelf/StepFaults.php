@@ -72,7 +72,7 @@ final readonly class StepFaults
                 $fault->seen === null => $words->say('faults', 'alike'),
                 default => null,
             },
-            $words->say('faults', $fault->mend->value),
+            $words->say('faults', $fault->action()),
             $fault->stops === null
                 ? $words->say('faults', 'unnoticed')
                 : $words->say('faults', 'stops', ['step' => $fault->stops]),

@@ -25,4 +25,14 @@ final readonly class Fault
         public float $score,
     ) {
     }
+
+    /** Key of the words for the one action that leads back: what was held otherwise has to be turned, too. */
+    public function action(): string
+    {
+        $isTurned = in_array($this->kind, [FaultKind::HalfTurned, FaultKind::QuarterTurned], true);
+
+        return $isTurned && $this->mend === Mend::Again
+            ? "{$this->mend->value}-{$this->kind->value}"
+            : $this->mend->value;
+    }
 }

@@ -15,7 +15,6 @@ use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\Folder;
 use Cathedra\Core\Sequence\FoldKind;
 use Cathedra\Core\Sequence\Sequence;
-use Cathedra\Core\Sequence\Step;
 use Cathedra\Core\Wording\Look;
 use Cathedra\Core\Wording\Phrasebook;
 
@@ -69,11 +68,11 @@ final readonly class Faults
         }
         $right = $folder->branch()->step($step);
         $best = [];
-        foreach (Variants::of($step, $right->before) as [$kind, $variant]) {
-            $fault = $this->tried($folder->branch(), $right, $kind, $variant);
+        foreach (Variants::of($right) as $variant) {
+            $fault = $this->tried($folder->branch(), $right, $variant);
             if ($fault !== null && $fault->score >= $this->table->least &&
-                $fault->score > ($best[$kind->value]->score ?? 0.0)) {
-                $best[$kind->value] = $fault;
+                $fault->score > ($best[$fault->kind->value]->score ?? 0.0)) {
+                $best[$fault->kind->value] = $fault;
             }
         }
         // one that nobody can tell from the right one is no help beside others that can be told
@@ -84,10 +83,15 @@ final readonly class Faults
         return $best;
     }
 
-    private function tried(Folder $branch, FoldedStep $right, FaultKind $kind, ?Step $variant): ?Fault
+    private function tried(Folder $branch, FoldedStep $right, Variant $variant): ?Fault
     {
+        $kind = $variant->kind;
+        $state = $right->before;
         try {
-            $state = $variant === null ? $right->before : $branch->step($variant)->after;
+            foreach ($variant->steps as $step) {
+                $done = $branch->step($step);
+                $state = $done->after;
+            }
         } catch (CathedraException) {
             return null;
         }
@@ -99,8 +103,11 @@ final readonly class Faults
             return null;
         }
         $stops = $this->stops($branch, $right->step->number);
+        if ($kind === FaultKind::TooFar && $stops === null) {
+            return null; // a little too far that harms nothing is no fault
+        }
         $tells = $this->tells($right, $kind, $state);
-        $seen = $this->seen($right->after, $state);
+        $seen = $this->seen($right->after, $state) ?? (isset($done) && Gap::isSeen($right, $done) ? 'front' : null);
 
         return new Fault(
             $kind,
@@ -214,12 +221,19 @@ final readonly class Faults
             $kind === FaultKind::WrongSide && $right->before->faceCount() <= self::FEW => $f['few-layers'],
             $kind === FaultKind::LayerMore && self::layersThere($right) >= self::THICK => $f['thick'],
             $kind === FaultKind::GuideLeft && $step->also !== null => $f['guide-twice'],
-            $kind === FaultKind::Short && $step->also !== null => $f['to-one-line'],
+            self::isInexact($kind) && $step->also !== null => $f['to-one-line'],
+            $kind === FaultKind::LeftForRight => $f['mirror-alike'],
+            $kind === FaultKind::QuarterTurned && ! Variants::isFolded($right->before) => $f['held-across'],
             default => 1.0,
         };
         $visible = $seen !== null ? 1.0 : ($tells !== null ? $f['told'] : $f['untold']);
 
         return $this->table->weights[$kind->value] * $situation * ($stops === null ? $f['unnoticed'] : 1.0) * $visible;
+    }
+
+    private static function isInexact(FaultKind $kind): bool
+    {
+        return in_array($kind, [FaultKind::Short, FaultKind::TooFar, FaultKind::Unlike], true);
     }
 
     private static function layersThere(FoldedStep $right): int

@@ -38,6 +38,32 @@ final readonly class Patches
     }
 
     /**
+     * What is seen of one state, in cells about the middle of what it covers; odd numbers only, so that no cell lies on
+     * an axis.
+     *
+     * @return array<string, array{int, int, int}> column, row, and 1 for the front of the sheet, 2 for its back
+     */
+    public static function about(FoldedState $state): array
+    {
+        $cell = min($state->sheet->width, $state->sheet->height) / self::CELLS;
+        $box = $state->box();
+        [$across, $up] = [(int) ceil($box->width() / $cell / 2), (int) ceil($box->height() / $cell / 2)];
+        $middle = $box->centre();
+        $around = Box::around([
+            new Point($middle->x - $across * $cell, $middle->y - $up * $cell),
+            new Point($middle->x + $across * $cell, $middle->y + $up * $cell),
+        ]);
+        $cells = [];
+        foreach (self::painted($state, $around, $cell) as $key => $seen) {
+            $i = 2 * ($key % self::ROW - $across) + 1;
+            $j = 2 * (intdiv($key, self::ROW) - $up) + 1;
+            $cells["$i $j"] = [$i, $j, $seen];
+        }
+
+        return $cells;
+    }
+
+    /**
      * The largest patch that hangs together, seams apart: a cell counts when its right and upper neighbours differ too.
      *
      * @param  array<int, true>  $cells

@@ -6,42 +6,72 @@ namespace Cathedra\Core\Fault;
 
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Folding\Landing;
+use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Sequence\Alignment\Along;
 use Cathedra\Core\Sequence\Alignment\Bring;
+use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\FoldKind;
+use Cathedra\Core\Sequence\Landmark\CreaseOf;
 use Cathedra\Core\Sequence\Layers;
 use Cathedra\Core\Sequence\Movement\PetalMove;
 use Cathedra\Core\Sequence\Movement\ReverseMove;
 use Cathedra\Core\Sequence\Movement\SquashMove;
 use Cathedra\Core\Sequence\Step;
 
-/** A step as somebody might do it instead: the same step with one thing changed, or not done at all. */
+/**
+ * A step as somebody might do it instead: the same step with one thing changed, not done at all, or done on paper that
+ * is held otherwise.
+ */
 final readonly class Variants
 {
     /** The share of the way that is done when a fold stops short. */
     private const SHORT = 0.9;
 
-    /** @return list<array{FaultKind, Step|null}> null: the step is left out */
-    public static function of(Step $step, FoldedState $before): array
+    /** The share of the way that is done when a fold goes past its mark. */
+    private const FAR = 1.1;
+
+    /** The shares of the way at which another line may be taken for the one meant. */
+    private const OTHER_WAY = [0.5, 2.0];
+
+    /** How far the hinge of a petal is missed, as a share of the way to its point. */
+    private const HINGE = 0.12;
+
+    /** @return list<Variant> */
+    public static function of(FoldedStep $right): array
     {
-        $found = [];
+        [$step, $before] = [$right->step, $right->before];
         if ($step->kind === FoldKind::TurnOver) {
-            return [[FaultKind::NotTurned, null]];
+            return [new Variant(FaultKind::NotTurned, [])];
         }
         if ($step->kind === FoldKind::Repeat) {
-            return [[$step->on === 'behind' ? FaultKind::FrontOnly : FaultKind::OneSide, null]];
+            return [new Variant($step->on === 'behind' ? FaultKind::FrontOnly : FaultKind::OneSide, [])];
         }
         if ($step->kind === FoldKind::Unfold) {
-            return [[FaultKind::GuideLeft, null]];
+            return [new Variant(FaultKind::GuideLeft, [])];
         }
         if (! $step->kind->isFold() || $step->kind === FoldKind::Hold || $step->kind === FoldKind::PinchMark) {
             return [];
         }
+
+        return [
+            ...self::otherwise($step, $before),
+            ...self::inexact($right),
+            ...OtherBase::of($right),
+            ...self::held($right),
+        ];
+    }
+
+    /** @return list<Variant> one thing changed: a side, the direction, layers, the manner */
+    private static function otherwise(Step $step, FoldedState $before): array
+    {
+        $found = [];
         if ($step->also !== null) {
-            $found[] = [
+            $found[] = self::variant(
                 $step->also === 'behind' ? FaultKind::FrontOnly : FaultKind::OneSide,
-                self::changed($step, ['also' => null]),
-            ];
+                $step,
+                ['also' => null],
+            );
         }
         $other = match ($step->kind) {
             FoldKind::Valley, FoldKind::PageTurn => FoldKind::Mountain,
@@ -49,26 +79,128 @@ final readonly class Variants
             default => null,
         };
         if ($other !== null) {
-            $found[] = [FaultKind::WrongSide, self::changed($step, ['kind' => $other])];
+            $found[] = self::variant(FaultKind::WrongSide, $step, ['kind' => $other]);
         }
         if ($step->kind === FoldKind::Crease && $before->faceCount() > 1 && self::isFolded($before)) {
-            $found[] = [FaultKind::GuideLeft, self::changed($step, ['kind' => FoldKind::Valley])];
+            $found[] = self::variant(FaultKind::GuideLeft, $step, ['kind' => FoldKind::Valley]);
         }
         foreach (self::layers($step) as [$kind, $layers]) {
-            $found[] = [$kind, self::changed($step, ['layers' => $layers])];
+            $found[] = self::variant($kind, $step, ['layers' => $layers]);
         }
         foreach (self::plainly($step) as $plain) {
-            $found[] = [FaultKind::Plainly, $plain];
-        }
-        $plain = [FoldKind::Valley, FoldKind::Mountain, FoldKind::Kite, FoldKind::Cupboard];
-        if (in_array($step->kind, $plain, true) && $step->alignment instanceof Bring) {
-            $found[] = [
-                FaultKind::Short,
-                self::changed($step, ['alignment' => new ShortOf($step->alignment, self::SHORT)]),
-            ];
+            $found[] = new Variant(FaultKind::Plainly, [$plain]);
         }
 
         return $found;
+    }
+
+    /** @return list<Variant> short of the mark, past it, the sides unlike, to another line, the hinge missed */
+    private static function inexact(FoldedStep $right): array
+    {
+        $step = $right->step;
+        $move = $step->movement;
+        if ($move instanceof PetalMove) {
+            return array_map(static fn (float $share): Variant => self::variant(FaultKind::PetalLine, $step, [
+                'movement' => new PetalMove(
+                    $move->tip,
+                    new ShiftedLine($move->hinge, $move->tip, $share),
+                    $move->oneSided,
+                ),
+            ]), [self::HINGE, -self::HINGE]);
+        }
+        $plain = [FoldKind::Valley, FoldKind::Mountain, FoldKind::Kite, FoldKind::Cupboard];
+        if (! in_array($step->kind, $plain, true) || ! $step->alignment instanceof Bring) {
+            return [];
+        }
+        $to = static fn (float $share, bool $second = false): array => [
+            'alignment' => new ShortOf($step->alignment, $share, $second),
+        ];
+        $found = [
+            self::variant(FaultKind::Short, $step, $to(self::SHORT)),
+            self::variant(FaultKind::TooFar, $step, $to(self::FAR)),
+        ];
+        if ($step->also === 'mirrored') {
+            $found[] = self::variant(FaultKind::Unlike, $step, $to(self::SHORT, true));
+        }
+        $crease = $right->actions[0]->crease ?? null;
+        foreach (self::OTHER_WAY as $share) {
+            if ($crease !== null && self::isOnALine($right->before, $crease->grip->toward($crease->landing, $share))) {
+                $found[] = self::variant(FaultKind::NearForFar, $step, $to($share));
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return list<Variant> the paper held otherwise, where it looks alike so; an uncreased oblong also across */
+    private static function held(FoldedStep $right): array
+    {
+        [$step, $before] = [$right->step, $right->before];
+        $turn = static fn (float $by): Step => self::changed($step, [
+            'kind' => FoldKind::Rotate, 'turn' => $by, 'alignment' => null, 'movement' => null, 'also' => null,
+            'name' => null, 'like' => null,
+        ]);
+        $found = [];
+        $isSheet = ! self::isFolded($before);
+        $look = Alike::of($before);
+        if ($look->halfTurned && ! $isSheet) {
+            $found[] = new Variant(FaultKind::HalfTurned, [$turn(M_PI), self::changed($step, [])]);
+        }
+        if ($isSheet ? ! $before->sheet->isSquare() : $look->quarterTurned) {
+            $found[] = new Variant(FaultKind::QuarterTurned, [
+                $turn(M_PI / 2),
+                self::changed($step, $isSheet ? self::acrossTheSheet($right) : []),
+            ]);
+        }
+        if ($step->also === null && $look->mirrored && ! $isSheet) {
+            $found[] = new Variant(FaultKind::LeftForRight, [self::changed($step, [
+                'kind' => FoldKind::Repeat, 'steps' => [$step->number], 'on' => 'mirrored', 'alignment' => null,
+                'movement' => null, 'name' => null, 'like' => null,
+            ])]);
+        }
+
+        return $found;
+    }
+
+    /**
+     * On a sheet held across, a crease that is meant lies where it would lie in the picture, by shares of the sheet.
+     *
+     * @return array<string, mixed>
+     */
+    private static function acrossTheSheet(FoldedStep $right): array
+    {
+        $alignment = $right->step->alignment;
+        $target = $right->actions[0]->crease->target ?? null;
+        if (! $alignment instanceof Bring || ! $alignment->to instanceof CreaseOf || $target === null) {
+            return [];
+        }
+        $box = $right->before->box();
+        $middle = $box->centre();
+        $stretch = $box->height() / $box->width();
+        $across = static fn (Point $p): Point => new Point(
+            $middle->x + ($p->x - $middle->x) * $stretch,
+            $middle->y + ($p->y - $middle->y) / $stretch,
+        );
+
+        $pivot = $right->actions[0]->crease?->line->crossing($target->straight());
+
+        return ['alignment' => new Bring(
+            $alignment->what,
+            new GivenLine(new Segment($across($target->a), $across($target->b))),
+            $alignment->through === null || $pivot === null ? $alignment->through : new GivenPoint($across($pivot)),
+        )];
+    }
+
+    /** Whether an edge or a crease runs through a place. */
+    private static function isOnALine(FoldedState $state, Point $place): bool
+    {
+        foreach ($state->pattern->edges as $edge) {
+            if ($state->segment($edge)->passes($place, $state->tolerance->sight)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return list<array{FaultKind, Layers}> */
@@ -120,7 +252,8 @@ final readonly class Variants
         };
     }
 
-    private static function isFolded(FoldedState $state): bool
+    /** Whether anything of it is folded: a sheet with open creases is not. */
+    public static function isFolded(FoldedState $state): bool
     {
         foreach ($state->pattern->creases() as $edge) {
             if ($edge->assignment->isFolded()) {
@@ -129,6 +262,12 @@ final readonly class Variants
         }
 
         return false;
+    }
+
+    /** @param  array<string, mixed>  $with */
+    private static function variant(FaultKind $kind, Step $step, array $with): Variant
+    {
+        return new Variant($kind, [self::changed($step, $with)]);
     }
 
     /** @param  array<string, mixed>  $with */

@@ -8,12 +8,14 @@ namespace Cathedra\Core\Rules;
 final readonly class FaultTable
 {
     private const KINDS = [
-        'front-only', 'not-turned', 'one-side', 'layer-more', 'plainly', 'layer-less', 'wrong-side', 'guide-left',
-        'short',
+        'front-only', 'not-turned', 'one-side', 'layer-more', 'plainly', 'other-base', 'layer-less', 'wrong-side',
+        'half-turned', 'petal-line', 'guide-left', 'quarter-turned', 'left-for-right', 'near-for-far', 'short',
+        'too-far', 'unlike',
     ];
 
     private const FACTORS = [
-        'after-turning', 'few-layers', 'thick', 'guide-twice', 'to-one-line', 'unnoticed', 'told', 'untold',
+        'after-turning', 'few-layers', 'thick', 'guide-twice', 'to-one-line', 'mirror-alike', 'held-across',
+        'unnoticed', 'told', 'untold',
     ];
 
     /**

@@ -42,7 +42,7 @@ final class StepFaultsTest extends TestCase
         $input = $this->lessonInput($this->group($lead), ['model' => 'helmet']);
         $lesson = $this->postJson('/api/lessons', $input)->assertCreated()->json('card.id');
         $faults = fn (): array => $this->getJson('/api/models/helmet/steps/4/faults')->assertOk()->json();
-        self::assertSame(['layer-more', 'short'], array_slice(array_column($faults(), 'kind'), 0, 2));
+        self::assertSame(['layer-more', 'quarter-turned', 'short'], array_slice(array_column($faults(), 'kind'), 0, 3));
         $before = array_column($faults(), 'score', 'kind')['short'];
         $tick = fn (array $with): TestResponse => $this->putJson("/api/lessons/$lesson/faults", [
             'model' => 'helmet', 'step' => 4, 'kind' => 'short', 'seen' => true, ...$with,
