@@ -33,7 +33,9 @@ final readonly class Between
         }
         $turn = HalfTurn::of($passage);
         if ($turn !== null) {
-            return $turn->blockedBy() === [] ? self::acceptable(self::turned($passage, $turn)) : null;
+            return $turn->blockedBy() === []
+                ? self::acceptable(self::turned($passage, $turn))
+                : self::lifted($passage, $turn);
         }
         foreach (Relaxed::ways($passage) as $settled) {
             if ($settled->lands) {
@@ -54,6 +56,30 @@ final readonly class Between
         $turn = $passage->isRigid() ? null : HalfTurn::of($passage);
 
         return $turn === null || $turn->blockedBy() !== [] ? null : self::acceptable(self::turned($passage, $turn));
+    }
+
+    /** A tuck: paper in the way is opened first. */
+    private static function lifted(Passage $passage, HalfTurn $turn): ?Piece
+    {
+        $stride = self::STRIDE * $passage->mesh->side;
+        foreach (Lifted::ways($passage, $turn, $stride) as $frames) {
+            $piece = self::acceptable(self::piece($passage, $frames));
+            if ($piece !== null) {
+                return $piece->thinned();
+            }
+        }
+        foreach (Chords::of($passage, $turn) as $chord) {
+            $bent = $chord->passage();
+            $again = HalfTurn::of($bent);
+            foreach ($again === null ? [] : Lifted::ways($bent, $again, $stride, $chord->line) as $frames) {
+                $piece = self::acceptable(self::piece($bent, $frames));
+                if ($piece !== null) {
+                    return $piece->thinned();
+                }
+            }
+        }
+
+        return null;
     }
 
     private static function whole(Passage $passage): Piece

@@ -10,7 +10,8 @@ namespace Cathedra\Core\Space;
  *
  * Three ways of holding it, tried in this order: `all` that is still lies on the table; one still cell alone (`base`);
  * and, where some crease turns from mountain to valley, nothing but the ridge between the two `halves` of the flap,
- * which then opens alike to both sides.
+ * which then opens alike to both sides. A flap that hangs on two others opens only when their layers are left to
+ * themselves (`loose`).
  */
 final class Relaxed
 {
@@ -29,6 +30,9 @@ final class Relaxed
      * beak between wings more.
      */
     private const SETTINGS = [[1e4, 3e4, 0.5], [1e4, 3e4, 0.8], [1e4, 3e4, 0.15], [3e4, 1e5, 0.5], [1e4, 1e5, 0.5]];
+
+    /** The same once more, with layers that stay left to themselves: slower, and the only way for some. */
+    private const LOOSE = [[1e4, 3e4, 0.5], [1e4, 1e5, 0.5]];
 
     /**
      * @param  array<int, array<int, array{float, float, float}>>  $frames  by moment, by vertex, mm; without the slide
@@ -49,6 +53,9 @@ final class Relaxed
             foreach (self::SETTINGS as $setting) {
                 yield self::of($passage, 'halves', ...$setting);
             }
+            foreach (self::LOOSE as $setting) {
+                yield self::of($passage, 'loose', ...$setting);
+            }
 
             return;
         }
@@ -60,14 +67,15 @@ final class Relaxed
     private static function of(Passage $passage, string $mode, float $stiff, float $oneSided, float $opens): self
     {
         $mesh = $passage->mesh;
-        $stacks = $mode === 'all' ? null : new Stacks($passage);
+        $stacks = $mode === 'all' ? null : new Stacks($passage, $mode === 'loose');
+        $isOpened = $mode === 'halves' || $mode === 'loose';
         $nodeOf = $stacks->nodeOf ?? range(0, $mesh->vertexCount() - 1);
         $nodes = $stacks->nodes ?? $mesh->vertexCount();
         $fixed = array_fill(0, $nodes, false);
-        foreach ($mode === 'halves' ? [] : self::pinned($passage, $mode === 'all') as $vertex) {
+        foreach ($isOpened ? [] : self::pinned($passage, $mode === 'all') as $vertex) {
             $fixed[$nodeOf[$vertex]] = true;
         }
-        [$bars, $hinges, $starts, $ends, $ridges] = self::parts($mesh, $nodeOf, $fixed, $mode === 'halves');
+        [$bars, $hinges, $starts, $ends, $ridges] = self::parts($mesh, $nodeOf, $fixed, $isOpened);
         $paper = new BarsAndHinges(
             self::numbers($passage->start, $nodeOf, $nodes),
             $fixed,
@@ -78,7 +86,7 @@ final class Relaxed
             $stiff,
             $stacks->ties ?? [],
             1e4,
-            $mode === 'halves' && $stacks !== null ? [...$stacks->rows, ...$stacks->sides()] : [],
+            $isOpened && $stacks !== null ? [...$stacks->rows, ...$stacks->sides()] : [],
             $oneSided,
         );
         $course = new Continuation(
@@ -96,7 +104,7 @@ final class Relaxed
             self::numbers($passage->end, $nodeOf, $nodes),
             $mesh->side,
             $mode === 'all' ? [] : self::anchors($passage, $nodeOf, $fixed),
-            $mode === 'halves' ? self::ridge($passage, $nodeOf) : [],
+            $isOpened ? self::ridge($passage, $nodeOf) : [],
         );
         $lands = $course->run();
 

@@ -41,7 +41,11 @@ final class Stacks
 
     private Union $union;
 
-    public function __construct(private readonly Passage $passage)
+    /**
+     * @param  bool  $loose  whether layers that stay are left to themselves: a flap that hangs on two others opens only
+     *     so
+     */
+    public function __construct(private readonly Passage $passage, private readonly bool $loose = false)
     {
         $this->polygons = [$passage->laid(false), $passage->laid(true)];
         $this->layers = [$passage->layers(false), $passage->layers(true)];
@@ -131,7 +135,8 @@ final class Stacks
             foreach ($others as $j => $over) {
                 $motion = $this->passage->motionOf[$i];
                 if (
-                    $i > $j || $motion !== $this->passage->motionOf[$j] || $this->halfOf[$i] !== $this->halfOf[$j] ||
+                    $i > $j || ($this->loose && $motion === 0) ||
+                    $motion !== $this->passage->motionOf[$j] || $this->halfOf[$i] !== $this->halfOf[$j] ||
                     ! isset($this->layers[1][$i][$j]) ||
                     ($this->layers[1][$i][$j] === $over) !== $this->passage->motions[$motion]->keepsOrientation()
                 ) {

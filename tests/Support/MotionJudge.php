@@ -61,6 +61,132 @@ final class MotionJudge
         return $far;
     }
 
+    /**
+     * Paper that changes sides between two moments: the middle of a triangle lies over another one in both, first on
+     * its one side and then on the other, each time farther off than paper may stand in paper. Beside a flat end the
+     * side is that of the layers there.
+     *
+     * @param  list<Frame>  $frames  of one movement, so of one mesh
+     * @return list<array{int, int, int}> moment and both triangles
+     */
+    public static function swapped(array $frames, float $side, FoldedState $from, FoldedState $to): array
+    {
+        $least = 0.005 * $side;
+        $found = [];
+        $last = count($frames) - 1;
+        $known = self::flatSides($frames[0], $from);
+        foreach (array_slice($frames, 1, $last - 1, true) as $k => $frame) {
+            $now = self::sides($frame, $least);
+            foreach (array_intersect_key($now, $known) as $pair => $over) {
+                if ($over !== $known[$pair]) {
+                    [$i, $j] = array_map(intval(...), explode(' ', $pair));
+                    $found[] = [$k, $i, $j];
+                }
+            }
+            // what was seen last counts until it is seen again; over a flat end only beside it
+            $known = $k === 1 ? $now : $now + $known;
+        }
+        foreach (array_intersect_key(self::flatSides($frames[$last], $to), $known) as $pair => $over) {
+            if ($over !== $known[$pair] && isset(self::sides($frames[$last - 1], $least)[$pair])) {
+                [$i, $j] = array_map(intval(...), explode(' ', $pair));
+                $found[] = [$last, $i, $j];
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param  Frame  $frame
+     * @return array<string, bool> by two triangles: whether the first lies on the front side of the second
+     */
+    private static function sides(array $frame, float $least): array
+    {
+        $at = $frame['vertices_coords'];
+        $sides = [];
+        foreach ($frame['faces_vertices'] as $j => $face) {
+            $corners = array_map(static fn (int $v): array => $at[$v], $face);
+            $normal = self::normal($corners);
+            foreach (self::middles($frame) as $i => $middle) {
+                if ($i === $j || array_intersect($face, $frame['faces_vertices'][$i]) !== []) {
+                    continue;
+                }
+                $off = self::dot($normal, self::minus($middle, $corners[0]));
+                if (abs($off) > $least && abs($off) < 10 * $least && self::isOver($middle, $corners, $normal)) {
+                    $sides["$i $j"] = $off > 0;
+                }
+            }
+        }
+
+        return $sides;
+    }
+
+    /**
+     * @param  Frame  $frame
+     * @return array<string, bool> the same of a flat state, by its layers
+     */
+    private static function flatSides(array $frame, FoldedState $state): array
+    {
+        $at = $frame['vertices_coords'];
+        $on = array_map(static function (array $face) use ($frame, $state): ?int {
+            $sheet = array_map(static fn (int $v): array => $frame['cathedra:vertices_sheet'][$v], $face);
+
+            return $state->pattern->faceAt(
+                new Point(array_sum(array_column($sheet, 0)) / 3, array_sum(array_column($sheet, 1)) / 3),
+                0.0,
+            );
+        }, $frame['faces_vertices']);
+        $sides = [];
+        foreach ($frame['faces_vertices'] as $j => $face) {
+            $corners = array_map(static fn (int $v): array => $at[$v], $face);
+            $normal = self::normal($corners);
+            foreach (self::middles($frame) as $i => $middle) {
+                [$one, $other] = [$on[$i], $on[$j]];
+                if ($one === null || $other === null || $one === $other || ! self::isOver($middle, $corners, $normal)) {
+                    continue;
+                }
+                $above = $state->order->above($one, $other);
+                if ($above !== null) {
+                    $sides["$i $j"] = $above === $normal[2] > 0;
+                }
+            }
+        }
+
+        return $sides;
+    }
+
+    /**
+     * @param  Frame  $frame
+     * @return list<list<float>> of the triangles
+     */
+    private static function middles(array $frame): array
+    {
+        return array_map(static fn (array $face): array => array_map(
+            static fn (int $c): float => array_sum(array_map(
+                static fn (int $v): float => $frame['vertices_coords'][$v][$c],
+                $face,
+            )) / 3,
+            [0, 1, 2],
+        ), $frame['faces_vertices']);
+    }
+
+    /**
+     * @param  list<float>  $p
+     * @param  list<list<float>>  $corners
+     * @param  list<float>  $normal
+     */
+    private static function isOver(array $p, array $corners, array $normal): bool
+    {
+        foreach ([[0, 1], [1, 2], [2, 0]] as [$i, $j]) {
+            $inward = self::cross($normal, self::minus($corners[$j], $corners[$i]));
+            if (self::dot($inward, self::minus($p, $corners[$i])) < 0) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
     /** @param  Frame  $frame */
     private static function strain(array $frame): float
     {
