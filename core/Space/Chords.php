@@ -32,7 +32,8 @@ final readonly class Chords
                 foreach ($passage->mesh->cells[$beside] as $corner) {
                     $chord = self::between($passage, $end, $corner, $hinge);
                     if ($chord !== null) {
-                        $key = sprintf('%.3f %.3f %.3f', $chord->line->normal->x, $chord->line->normal->y, $chord->line->offset);
+                        $normal = $chord->line->normal;
+                        $key = sprintf('%.3f %.3f %.3f', $normal->x, $normal->y, $chord->line->offset);
                         $chords[$key] ??= $chord;
                     }
                 }
@@ -59,7 +60,7 @@ final readonly class Chords
         });
     }
 
-    /** @param  array{a: int, b: int, left: int, right: int, start: float, end: float}  $hinge  the crease of the part */
+    /** @param  array{a: int, b: int, left: int, right: int, start: float, end: float}  $hinge  of the part */
     private static function between(Passage $passage, int $end, int $corner, array $hinge): ?self
     {
         if (in_array($corner, [$hinge['a'], $hinge['b']], true)) {

@@ -48,7 +48,7 @@ final readonly class Lifted
                 continue;
             }
             $over = self::leavesOver($leaf, $leaves, $moving);
-            if ($over === null) {
+            if ($over === null || ! self::isInOrder($passage, $leaf, $over, $moving, $blocking)) {
                 continue;
             }
             foreach (self::ANGLES as $degrees) {
@@ -86,6 +86,37 @@ final readonly class Lifted
         }
 
         return $over;
+    }
+
+    /**
+     * Whether what opens leaves and comes back where it belongs: paper that opens lies over the part before and after,
+     * paper that stays lies under it, and within the leaf on which it hangs nothing is in its way.
+     *
+     * @param  list<Leaf>  $over
+     * @param  array<int, int>  $moving
+     * @param  array<int, int>  $blocking
+     */
+    private static function isInOrder(Passage $passage, Leaf $leaf, array $over, array $moving, array $blocking): bool
+    {
+        $carries = array_intersect($moving, $leaf->cells) !== [];
+        if ($carries && array_intersect($blocking, $leaf->cells) !== []) {
+            return false;
+        }
+        $opens = array_fill_keys(array_merge($carries ? [] : $leaf->cells, ...array_column($over, 'cells')), true);
+        $own = array_fill_keys([...$moving, ...($carries ? $leaf->cells : [])], true);
+        foreach ([$passage->layers(false), $passage->layers(true)] as $layers) {
+            foreach ($moving as $cell) {
+                foreach ($layers[$cell] ?? [] as $other => $isOver) {
+                    // over it toward the side to which the leaf opens
+                    $lies = $isOver !== $leaf->up;
+                    if (! isset($own[$other]) && ($carries || isset($opens[$other])) && $lies !== isset($opens[$other])) {
+                        return false;
+                    }
+                }
+            }
+        }
+
+        return true;
     }
 
     /** @return array<int, array<int, array{float, float, float}>> */
@@ -135,8 +166,8 @@ final readonly class Lifted
     private function at(float $share, float $open, float $over): array
     {
         $at = $this->turn->at($share);
-        foreach ([[$this->leaf, $open], ...array_map(static fn (Leaf $l): array => [$l, $over], $this->over)] as $turn) {
-            [$leaf, $angle] = $turn;
+        $turns = [[$this->leaf, $open], ...array_map(static fn (Leaf $l): array => [$l, $over], $this->over)];
+        foreach ($turns as [$leaf, $angle]) {
             $own = [];
             foreach ($leaf->vertices as $vertex) {
                 $own[$vertex] = $at[$vertex];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\WebDriverKeys;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** Handouts and cards, as the browser's print makes them: pages, words, and nothing cut. */
@@ -99,6 +100,14 @@ final class PrintTest extends BrowserTestCase
         $b->driver->executeScript($press, [0, 0.12, -0.38]);
         $b->saying('it is hidden between layers', 'p');
         self::assertCount(1, $this->all('circle'), 'a dot on the sheet alone');
+
+        // by keys: on the second side of the sheet the dot goes to where the arrow points
+        $b->driver->executeScript('document.querySelectorAll(".box svg")[1].focus()');
+        $b->press(WebDriverKeys::ARROW_RIGHT);
+        $left = fn (): float => (float) $this->all('figure:nth-child(2) circle')[0]->getAttribute('cx');
+        $b->until(fn (): bool => count($this->all('figure:nth-child(2) circle')) === 1, 'a dot in the middle');
+        $middle = $left();
+        $b->press(WebDriverKeys::ARROW_RIGHT)->until(fn (): bool => $left() > $middle, 'one step to the right');
     }
 
     public function testALessonSaysTheSideOfItsSquare(): void

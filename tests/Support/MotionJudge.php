@@ -83,11 +83,10 @@ final class MotionJudge
                     $found[] = [$k, $i, $j];
                 }
             }
-            // what was seen last counts until it is seen again; over a flat end only beside it
-            $known = $k === 1 ? $now : $now + $known;
+            $known = $now; // from one moment to the next: later it may have gone round the edge
         }
         foreach (array_intersect_key(self::flatSides($frames[$last], $to), $known) as $pair => $over) {
-            if ($over !== $known[$pair] && isset(self::sides($frames[$last - 1], $least)[$pair])) {
+            if ($over !== $known[$pair]) {
                 [$i, $j] = array_map(intval(...), explode(' ', $pair));
                 $found[] = [$last, $i, $j];
             }
@@ -108,7 +107,7 @@ final class MotionJudge
             $corners = array_map(static fn (int $v): array => $at[$v], $face);
             $normal = self::normal($corners);
             foreach (self::middles($frame) as $i => $middle) {
-                if ($i === $j || array_intersect($face, $frame['faces_vertices'][$i]) !== []) {
+                if ($i === $j) {
                     continue;
                 }
                 $off = self::dot($normal, self::minus($middle, $corners[0]));

@@ -57,6 +57,7 @@ final readonly class Curl implements Shape
                 $rolls[] = self::roll($flat, $corners[$k], self::LENGTH * $side);
             }
         }
+        $rolls = array_values(array_filter($rolls));
 
         return $rolls === [] ? null : new self($flat, $rolls, $side);
     }
@@ -76,8 +77,8 @@ final readonly class Curl implements Shape
         return $faces;
     }
 
-    /** @return Roll */
-    private static function roll(FoldedState $flat, Point $corner, float $length): array
+    /** @return Roll|null  null where other paper lies on both sides of the flap: it has no room to curl */
+    private static function roll(FoldedState $flat, Point $corner, float $length): ?array
     {
         $near = 1e-6 * $flat->sheet->diagonal();
         $tips = self::facesAt($flat, $corner);
@@ -98,22 +99,22 @@ final readonly class Curl implements Shape
         $line = Line::along($tip->minus($toward->times($length)), $toward->turnedLeft());
         $line = $line->distanceTo($tip) > 0 ? $line : $line->reversed();
         $faces = self::beyond($flat, $tips[0], $line, $near);
-        $up = self::isCovered($flat, $faces, $line) ? -1.0 : 1.0;
+        [$over, $under] = [self::isCovered($flat, $faces, $line, true), self::isCovered($flat, $faces, $line, false)];
 
-        return ['faces' => $faces, 'line' => $line, 'up' => $up];
+        return $over && $under ? null : ['faces' => $faces, 'line' => $line, 'up' => $over ? -1.0 : 1.0];
     }
 
     /**
-     * Whether other paper lies over the flap beyond the line.
+     * Whether other paper lies over the flap beyond the line, or under it.
      *
      * @param  array<int, true>  $faces
      */
-    private static function isCovered(FoldedState $flat, array $faces, Line $line): bool
+    private static function isCovered(FoldedState $flat, array $faces, Line $line, bool $over): bool
     {
         foreach (array_keys($faces) as $face) {
             $beyond = $flat->polygons[$face]->clippedBy($line);
             foreach (array_diff_key($flat->polygons, $faces) as $other => $polygon) {
-                if ($flat->order->above($other, $face) === true &&
+                if ($flat->order->above($other, $face) === $over &&
                     $beyond->intersection($polygon)->area() > $flat->tolerance->area) {
                     return true;
                 }

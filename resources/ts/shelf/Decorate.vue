@@ -24,15 +24,17 @@ const sides: Side[] = ['front', 'back']
 const views: View[] = ['front', 'behind']
 
 interface Picked {
-  side: Side
-  sheet: readonly [number, number]
+  /** undefined beside the model */
+  side: Side | undefined
+  sheet: readonly [number, number] | undefined
   view: View | undefined
   model: readonly [number, number] | undefined
 }
 const picked = ref<Picked>()
 function pickModel(view: View, at: readonly [number, number]) {
   const found = map.data.value && onSheet(map.data.value.parts, view, at)
-  picked.value = found && { side: found.side, sheet: found.at, view, model: at }
+  // by keys the dot may go beside the model on its way
+  picked.value = { side: found?.side, sheet: found?.at, view, model: at }
 }
 function pickSheet(side: Side, at: readonly [number, number]) {
   const found = map.data.value && onModel(map.data.value.parts, side, at)
@@ -41,6 +43,7 @@ function pickSheet(side: Side, at: readonly [number, number]) {
 const said = computed(() => {
   const p = picked.value
   if (!p) return t('decorate.press')
+  if (!p.side) return t('decorate.beside')
   return p.view ? t('decorate.there', { side: t(`decorate.${p.side}`) }) : t('decorate.hidden')
 })
 const share = (view: View, side: Side) =>
@@ -82,6 +85,7 @@ const print = () => window.print()
             <SheetSide
               :map="map.data.value"
               :side="one"
+              picks
               :colour="drawn[one]"
               :picked="picked?.side === one ? picked.sheet : undefined"
               @pick="pickSheet(one, $event)" />

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { SheetMapData } from '../api/client'
+import { pickByKeys } from './pickByKeys'
 import type { View } from './sheetMap'
 
 /** The finished model from one view, made of the pieces of the sheet that are seen; a press picks a place. */
@@ -19,10 +20,15 @@ const box = computed(() => {
   const all = parts.value.flatMap((part) => part.model)
   const [xs, ys] = [all.map((p) => p[0] ?? 0), all.map((p) => p[1] ?? 0)]
   const [left, top] = [Math.min(...xs), Math.max(...ys)]
-  return { left, top, width: Math.max(...xs) - left, height: top - Math.min(...ys) }
+  const bottom = Math.min(...ys)
+  return { left, top, bottom, width: Math.max(...xs) - left, height: top - bottom }
 })
 const at = (p: readonly number[]) => [(p[0] ?? 0) - box.value.left, box.value.top - (p[1] ?? 0)] as const
 const points = (polygon: number[][]) => polygon.map((p) => at(p).join(',')).join(' ')
+function keyed(event: KeyboardEvent) {
+  const to = pickByKeys(event, props.picked, box.value)
+  if (to) emit('pick', to)
+}
 function pick(event: MouseEvent) {
   const svg = event.currentTarget as SVGSVGElement
   const p = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.getScreenCTM()?.inverse())
@@ -34,7 +40,9 @@ function pick(event: MouseEvent) {
   <svg
     :viewBox="`-2 -2 ${box.width + 4} ${box.height + 4}`"
     role="img"
-    :aria-label="t(`decorate.${view}View`)"
+    :aria-label="t('decorate.pickOn', { what: t(`decorate.${view}View`) })"
+    tabindex="0"
+    @keydown="keyed"
     @click="pick">
     <polygon
       v-for="(part, i) in parts"
@@ -62,6 +70,7 @@ function pick(event: MouseEvent) {
 </template>
 
 <style scoped>
+svg:focus-visible { outline: 3px solid var(--now); outline-offset: 3px; }
 svg {
   display: block; width: 100%; height: 100%; cursor: crosshair;
   filter: drop-shadow(0 5px 6px rgb(23 37 45 / 0.2));

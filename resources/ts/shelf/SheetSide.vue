@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { SheetMapData } from '../api/client'
+import { pickByKeys } from './pickByKeys'
 import type { Side } from './sheetMap'
 
 /** One side of the flat sheet as it lies before you: what of it will be seen, and which way is up there. */
@@ -9,6 +10,8 @@ const props = defineProps<{
   map: SheetMapData
   side: Side
   colour: string
+  /** whether a place of it can be picked */
+  picks?: boolean
   /** a place that was picked, mm on the sheet seen from its front */
   picked?: readonly [number, number] | undefined
 }>()
@@ -53,6 +56,11 @@ const arrows = computed(() => {
   })
 })
 const mark = computed(() => (props.picked ? at(props.picked) : undefined))
+function keyed(event: KeyboardEvent) {
+  const { width, height } = props.map
+  const to = pickByKeys(event, props.picked, { left: 0, bottom: 0, width, height }, props.side === 'back')
+  if (props.picks && to) emit('pick', to)
+}
 function pick(event: MouseEvent) {
   const svg = event.currentTarget as SVGSVGElement
   const p = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.getScreenCTM()?.inverse())
@@ -64,9 +72,11 @@ function pick(event: MouseEvent) {
   <svg
     :viewBox="`-1 -1 ${map.width + 2} ${map.height + 2}`"
     role="img"
-    :aria-label="t(`decorate.${side}`)"
+    :aria-label="t(picks ? 'decorate.pickOn' : 'decorate.shown', { what: t(`decorate.${side}`) })"
+    :tabindex="picks ? 0 : undefined"
     fill="none"
     stroke="#17252D"
+    @keydown="keyed"
     @click="pick">
     <rect :width="map.width" :height="map.height" :fill="colour" fill-opacity="0.12" stroke-width="0.6" />
     <polygon
@@ -89,6 +99,7 @@ function pick(event: MouseEvent) {
 
 <style scoped>
 svg { display: block; width: 100%; height: 100%; cursor: crosshair; }
+svg:focus-visible { outline: 3px solid var(--now); outline-offset: 3px; }
 .front { fill-opacity: 0.75; }
 .behind { fill-opacity: 0.34; }
 .arrow { stroke: #17252d; paint-order: stroke; filter: drop-shadow(0 0 1px white) drop-shadow(0 0 1px white); }

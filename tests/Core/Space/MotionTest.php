@@ -7,6 +7,7 @@ namespace Tests\Core\Space;
 use Cathedra\Core\Sequence\Combinations;
 use Cathedra\Core\Sequence\FoldedModel;
 use Cathedra\Core\Space\MotionDocument;
+use Cathedra\Core\Space\StepMotion;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Folds;
@@ -18,6 +19,7 @@ final class MotionTest extends TestCase
     /** No way was found: a tip pushed into a closed pocket, and sides of a pyramid turned in under one another. */
     private const STILLS = [
         'bookmark' => ['tuck'],
+        'drinking-cup' => ['tuck'],
         'square-pyramid' => ['inside-reverse', 'repeat'],
     ];
 
@@ -90,6 +92,51 @@ final class MotionTest extends TestCase
                 (float) $frames[count($frames) - 1]['cathedra:t'],
             ]);
         }
+    }
+
+    /** By the usual ways: no paper is on one side of other paper and at the next moment on the other. */
+    #[DataProvider('models')]
+    public function testNoPaperChangesSidesBetweenMoments(string $slug): void
+    {
+        $model = Folds::library($slug);
+        foreach ($model->steps as $step) {
+            $frames = MotionDocument::of($model, $step->step->number)['file_frames'] ?? [];
+            $pieces = $step->stages === [] ? [] : StepMotion::of($step)->pieces;
+            $from = 0;
+            foreach ($pieces as $i => $piece) {
+                $own = array_slice($frames, $from, count($piece->at));
+                $from += count($piece->at);
+                $stage = $step->stages[$i];
+                $isWhole = count($pieces) === 1;
+                // what is done behind lies the other way up in its states; what goes back is the same way
+                if (count($own) < 3 || (! $isWhole && ($stage->turnedAbout !== [] || $stage->isBack))) {
+                    continue;
+                }
+                $swapped = MotionJudge::swapped(
+                    $own,
+                    150.0,
+                    $isWhole ? $step->before : $stage->from,
+                    $isWhole ? $step->after : $stage->to,
+                );
+                self::assertSame([], $swapped, "$slug {$step->step->number}");
+            }
+            self::assertSame($pieces === [] ? 0 : count($frames), $from, "$slug {$step->step->number}: all judged");
+        }
+    }
+
+    /** A flap that goes round behind the table lands on top all the same: it has gone through the paper. */
+    public function testTheJudgeFindsPaperThatChangesSides(): void
+    {
+        $step = Folds::steps("  - {fold: valley, bring: edge right, to: edge left}\n")->steps[0];
+        $frames = MotionDocument::of(Folds::steps("  - {fold: valley, bring: edge right, to: edge left}\n"), 1);
+        $frames = $frames['file_frames'] ?? [];
+        self::assertSame([], MotionJudge::swapped($frames, 100.0, $step->before, $step->after));
+        foreach ($frames as $k => $frame) {
+            foreach ($frame['vertices_coords'] as $v => [$x, $y, $z]) {
+                $frames[$k]['vertices_coords'][$v] = [$x, $y, -$z];
+            }
+        }
+        self::assertNotSame([], MotionJudge::swapped($frames, 100.0, $step->before, $step->after));
     }
 
     /** The judge itself: what is pushed through, stretched or too quick is found. */
