@@ -31,6 +31,8 @@ final readonly class LessonCast
         ));
         $setting = $plan->setting($times)->with([
             'bell' => null,
+            'learners' => $plan->room->learners,
+            'rounds' => 1,
             'steps' => array_map(static fn (Block $block): Step => $block->room, $blocks),
         ]);
         $cast = Cast::of($setting, Rehearsal::chance($setting, 1, $seed), 0);

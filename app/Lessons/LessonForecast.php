@@ -23,6 +23,7 @@ final readonly class LessonForecast
         private LibraryFiles $files,
         private LearnedTimes $learned,
         private EasierModel $easier,
+        private PaperLevers $papers,
     ) {
     }
 
@@ -49,6 +50,11 @@ final readonly class LessonForecast
             $load = new ModelLoad($this->shelf->loads($easier->slug), $this->shelf->diagonals($easier->slug));
             $others[] = ['easier', $plan->with(['models' => [$load, ...array_slice($plan->models, 1)]])];
         }
+        $papers = [];
+        foreach ($isOpen ? $this->papers->of($lesson, $programme, $plan) : [] as $paper) {
+            $papers[count($others)] = $paper;
+            $others[] = [$paper->name, $paper->plan];
+        }
         $forecast = Forecast::of($plan, $times, $this->files->policies(), $others);
 
         return new ForecastData(
@@ -64,6 +70,8 @@ final readonly class LessonForecast
                 'model' => $l->name === 'easier' && $easier !== null
                     ? ['slug' => $easier->slug, 'title' => $easier->title, 'folds' => $easier->folds]
                     : ['slug' => '', 'title' => '', 'folds' => ''],
+                'paper' => ($papers[$l->other ?? -1] ?? null)?->data()
+                    ?? ['stock' => null, 'title' => '', 'mm' => null],
                 'then' => OutlookData::of($l->then),
             ], $forecast->levers),
             $this->learned->said($lesson->organisation_id),

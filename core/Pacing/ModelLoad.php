@@ -43,6 +43,16 @@ final readonly class ModelLoad
         }
     }
 
+    /** Only its first steps; the rest is folded another day. */
+    public function upTo(int $step): self
+    {
+        return $this->with([
+            'steps' => array_slice($this->steps, 0, $step),
+            'own' => array_filter($this->own, static fn (int $of): bool => $of <= $step, ARRAY_FILTER_USE_KEY),
+            'diagonals' => array_values(array_filter($this->diagonals, static fn (int $of): bool => $of <= $step)),
+        ]);
+    }
+
     /** @param  array<string, mixed>  $change  of its properties */
     public function with(array $change): self
     {

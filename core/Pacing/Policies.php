@@ -81,6 +81,12 @@ final readonly class Policies
         return $this->chosen['show'] === 'cards';
     }
 
+    /** Whether small groups fold one after the other, each at the lead's table, while the others do something quiet. */
+    public function isInGroups(): bool
+    {
+        return $this->chosen['show'] === 'groups';
+    }
+
     /**
      * Share of the room that has done a step before the next is shown.
      *

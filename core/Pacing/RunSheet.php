@@ -61,6 +61,9 @@ final readonly class RunSheet
             }
             $joins === null && $block->why !== null && ($whys[] = $block->why->held($answer->holds[$k]));
         }
+        if ($answer->earlier > 0.0) {
+            $lines[] = ['block', 'other-groups', null, $answer->earlier];
+        }
         $after = array_values(array_filter($plan->after($times), static fn (Block $block): bool => ! $block->out));
         $buffer = max(0.0, Answer::quantile($answer->finishes, self::SAFE) - $answer->mean());
         foreach ($after as $i => $block) {

@@ -7,7 +7,8 @@ namespace Cathedra\Core\Rules;
 /** The times a plan starts from, in seconds, from library/base-times.yaml and folds.yaml, which state their sources. */
 final readonly class BaseTimes
 {
-    private const BLOCKS = ['arrive', 'checkpoint', 'clear', 'hand_out', 'next_model', 'decorate', 'talk', 'display'];
+    private const BLOCKS = ['arrive', 'checkpoint', 'clear', 'hand_out', 'next_model', 'decorate', 'talk', 'display',
+        'rotate'];
 
     private const LEVELS = [1, 2, 3, 4, 5];
 
@@ -28,9 +29,11 @@ final readonly class BaseTimes
      * @param  float  $knownStuck  on the chance to get stuck at such a fold
      * @param  float  $smallFactor  a step whose shortest crease is shorter than $smallMm
      * @param  float  $hardPaper  paper that folds the model hardly, against paper that folds it well
+     * @param  float  $smallGroup  learners of a small group at most
      * @param  float  $priorMarks  marks of taught lessons that an estimate is worth
      * @param  array<string, float>  $weights  by kind of fold: how hard it is by itself
-     * @param  array<string, float>  $blocks  arrive, hand_out, checkpoint, next_model, decorate, talk, display, clear
+     * @param  array<string, float>  $blocks  arrive, hand_out, checkpoint, next_model, decorate, talk, display, clear,
+     *     and rotate: to change places between small groups
      * @param  array<string, float>  $learned  by kind of fold: factors that taught lessons gave
      */
     private function __construct(
@@ -52,6 +55,7 @@ final readonly class BaseTimes
         public float $smallFactor,
         public float $smallMm,
         public float $hardPaper,
+        public float $smallGroup,
         public float $priorMarks,
         public array $weights,
         public array $learned = [],
@@ -110,6 +114,7 @@ final readonly class BaseTimes
             $file->number('small_factor', 1, 3),
             $file->number('small_mm', 0, 200),
             $file->number('hard_paper_factor', 1, 3),
+            $file->number('small_group', 2, 20),
             $file->number('prior_marks', 0.1, 1000),
             $folds->weights,
         );

@@ -11,7 +11,7 @@ final readonly class PolicyTable
     public const OPTIONS = [
         'crease_with' => ['nail', 'card', 'pencil'],
         'exact' => ['first', 'all', 'forgiving'],
-        'show' => ['along', 'first', 'twice', 'silent', 'cards'],
+        'show' => ['along', 'first', 'twice', 'silent', 'cards', 'groups'],
         'pace' => ['wait', 'ahead', 'everybody'],
         'cutting' => ['model', 'square', 'none'],
         'squaring' => ['counted', 'again', 'fresh'],

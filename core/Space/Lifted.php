@@ -109,7 +109,8 @@ final readonly class Lifted
                 foreach ($layers[$cell] ?? [] as $other => $isOver) {
                     // over it toward the side to which the leaf opens
                     $lies = $isOver !== $leaf->up;
-                    if (! isset($own[$other]) && ($carries || isset($opens[$other])) && $lies !== isset($opens[$other])) {
+                    $isAsked = ! isset($own[$other]) && ($carries || isset($opens[$other]));
+                    if ($isAsked && $lies !== isset($opens[$other])) {
                         return false;
                     }
                 }

@@ -46,12 +46,13 @@ final class Sheets
             'small_factor' => 1.25,
             'small_mm' => 20,
             'hard_paper_factor' => 1.2,
+            'small_group' => 6,
             'prior_marks' => 2,
             'help_seconds' => 30.0,
             'stuck_rate' => array_fill(1, 5, 0.0),
             'blocks' => [
                 'arrive' => 60, 'hand_out' => 30, 'checkpoint' => 20, 'clear' => 50, 'next_model' => 25,
-                'decorate' => 200, 'talk' => 300, 'display' => 180,
+                'decorate' => 200, 'talk' => 300, 'display' => 180, 'rotate' => 40,
             ],
             'source' => 'made up for the test',
         ], FoldTable::fromArray([

@@ -20,6 +20,7 @@ final readonly class Answer
      * @param  list<float>  $waits  by step: how long a learner who has done it waits for its gate, mean seconds
      * @param  list<array{t_s: float, slowest: int, middle: int, fastest: int}>  $wave  the step at which the slowest
      *     tenth, the middle and the fastest tenth are; one more than there are when they have done all
+     * @param  float  $earlier  mean seconds by which the last small group begins after the first
      */
     public function __construct(
         public array $finishes,
@@ -32,6 +33,7 @@ final readonly class Answer
         public array $waits,
         public array $wave,
         public array $learners,
+        public float $earlier = 0.0,
     ) {
     }
 

@@ -23,6 +23,9 @@ final readonly class Forecast
 
     private const SEED = 1;
 
+    /** Kinds of fold that leave the paper as flat as it was. */
+    private const GUIDES = ['crease', 'pinch-mark', 'turn-over', 'rotate'];
+
     /** Minutes; a lever that gains less is not worth saying. */
     private const WORTH = 0.5;
 
@@ -60,7 +63,8 @@ final readonly class Forecast
         ): void {
             $then = $changed->setting($times);
             // other steps need other chance; what has the same steps is compared on the same
-            $drawn = count($then->steps) === count($setting->steps) ? $chance : self::chance($then);
+            $isSame = count($then->steps) === count($setting->steps) && $then->learners === $setting->learners;
+            $drawn = $isSame ? $chance : self::chance($then);
             $outlook = Outlook::of($changed, Rehearsal::of($then, $drawn), $times);
             $gain = $now->end(0.9) - $outlook->end(0.9);
             if ($gain >= 60 * self::WORTH) {
@@ -69,12 +73,16 @@ final readonly class Forecast
                     $gain / 60,
                     ($outlook->answer->share ?? 0.0) - ($now->answer->share ?? 0.0),
                     $outlook,
-                    $name === 'prepared' ? $changed->policies->prepared : null,
+                    match ($name) {
+                        'prepared', 'guides' => $changed->policies->prepared,
+                        'split' => count($changed->models[0]->steps),
+                        default => null,
+                    },
                     $other,
                 );
             }
         };
-        foreach (self::changes($plan, $policies) as $name => $changed) {
+        foreach (self::changes($plan, $policies, $now) as $name => $changed) {
             $try($name, $changed);
         }
         foreach ($others as $i => [$name, $other]) {
@@ -93,7 +101,7 @@ final readonly class Forecast
     }
 
     /** @return array<string, Plan> by name of the lever */
-    private static function changes(Plan $plan, PolicyTable $policies): array
+    private static function changes(Plan $plan, PolicyTable $policies, Outlook $now): array
     {
         $room = $plan->room;
         $chosen = $plan->policies->chosen;
@@ -114,11 +122,22 @@ final readonly class Forecast
         if ($first !== null && $first > $plan->policies->prepared) {
             $changes['prepared'] = $policy([], $first);
         }
+        $guides = self::guides($plan);
+        if ($guides > $plan->policies->prepared && $guides !== $first) {
+            $changes['guides'] = $policy([], $guides);
+        }
+        $model = $plan->models[0];
+        if ($now->until !== null && $now->until < count($model->steps) && count($plan->models) === 1) {
+            $changes['split'] = ['models' => [$model->upTo($now->until)]];
+        }
         if ($chosen['exact'] !== 'forgiving') {
             $changes['forgiving'] = $policy(['exact' => 'forgiving']);
         }
         if ($chosen['show'] === 'along') {
             $changes['twice'] = $policy(['show' => 'twice']);
+        }
+        if ($plan->policies->isInGroups()) {
+            $changes['together'] = $policy(['show' => 'along']);
         }
         if (! $plan->policies->isSelfPaced() && $room->learners > 1) {
             $changes['cards'] = $policy(['show' => 'cards']);
@@ -128,6 +147,21 @@ final readonly class Forecast
         }
 
         return array_map(static fn (array $change): Plan => $plan->with($change), $changes);
+    }
+
+    /** The steps at the beginning of the first model that only crease: they can be creased by others beforehand. */
+    private static function guides(Plan $plan): int
+    {
+        $steps = $plan->models[0]->steps;
+        $creased = 0;
+        foreach ($steps as $i => $step) {
+            if (! in_array($step->fold, self::GUIDES, true)) {
+                break;
+            }
+            $creased = $step->fold === 'crease' ? $i + 1 : $creased;
+        }
+
+        return $creased < count($steps) ? $creased : 0;
     }
 
     /** The steps to the last checkpoint in the first half of the first model; more would be folded by others. */

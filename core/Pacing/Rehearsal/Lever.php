@@ -8,8 +8,8 @@ namespace Cathedra\Core\Pacing\Rehearsal;
 final readonly class Lever
 {
     /**
-     * @param  string  $name  a key of words: helper, squares, prepared, forgiving, decorate, twice, cards, wait; or, of
-     *     another lesson: way, easier
+     * @param  string  $name  a key of words: helper, squares, prepared, forgiving, decorate, twice, cards, wait,
+     *     together, guides, split, larger; or, of another lesson: way, easier, paper
      * @param  float  $minutes  sooner, the time by which nine of ten such rooms are done
      * @param  float  $share  more of the learners done by the bell, 0 to 1
      * @param  Outlook  $then  how the lesson would go

@@ -115,7 +115,7 @@ final readonly class Outlook
     private static function untilOf(Answer $answer, Setting $setting, array $numbers, float $bell): ?int
     {
         $late = Answer::quantile($answer->finishes, 0.9) / max(1e-9, $answer->mean());
-        $at = 0.0;
+        $at = $answer->earlier; // the last group reaches it so much later than the first
         $until = null;
         foreach ($setting->steps as $k => $step) {
             $at += $step->demo + $answer->holds[$k];

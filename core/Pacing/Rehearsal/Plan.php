@@ -119,9 +119,16 @@ final readonly class Plan
     {
         $after = array_sum(array_map(static fn (Block $block): float => $block->room->demo, $this->after($times)));
 
+        $rounds = $this->rounds($times);
+        $before = array_map(
+            static fn (Block $block): float => $block->room->demo,
+            $this->plain($this->timeline->before(), $times),
+        );
+
         return new Setting(
-            $this->room->learners,
-            $this->room->helpers + ($this->checks() ? 0 : 1),
+            (int) ceil($this->room->learners / $rounds),
+            // the lead helps where nobody folds along; helpers are with those who do something else meanwhile
+            $rounds > 1 ? 1 : $this->room->helpers + ($this->checks() && ! $this->policies->isInGroups() ? 0 : 1),
             $this->checks() ? $this->policies->gate($this->gate) : 0.001,
             $times->spread,
             $times->ownSpread,
@@ -129,7 +136,16 @@ final readonly class Plan
             $this->checks() ? $times->missFactor : 1.0,
             max(0.0, 60 * $this->minutes - $after),
             array_map(static fn (Block $block): Step => $block->room, $this->blocks($times)),
+            $rounds,
+            array_sum($before),
+            $rounds > 1 ? $times->blocks['rotate'] : 0.0,
         );
+    }
+
+    /** How many small groups fold one after the other; 1: all together. */
+    public function rounds(BaseTimes $times): int
+    {
+        return $this->policies->isInGroups() ? (int) ceil($this->room->learners / $times->smallGroup) : 1;
     }
 
     /** Whether the room folds along; where everybody folds from cards the lead helps, and nobody waits. */

@@ -72,7 +72,7 @@ final class Rehearsal
         $self = new self($setting, $chance);
         $self->play();
 
-        return $self->answer();
+        return $setting->rounds === 1 ? $self->answer() : Rotation::of($self->answer(), $setting);
     }
 
     private function play(): void

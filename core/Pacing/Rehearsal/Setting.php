@@ -36,6 +36,9 @@ final readonly class Setting
      * @param  float  $miss  factor on the chance to get stuck for who missed the demonstration
      * @param  float|null  $bell  seconds from the first demonstration
      * @param  list<Step>  $steps
+     * @param  int  $rounds  small groups of so many learners, one after the other
+     * @param  float  $once  seconds before the first round that no other round repeats
+     * @param  float  $change  seconds between two rounds
      */
     public function __construct(
         public int $learners,
@@ -47,6 +50,9 @@ final readonly class Setting
         public float $miss,
         public ?float $bell,
         public array $steps,
+        public int $rounds = 1,
+        public float $once = 0.0,
+        public float $change = 0.0,
     ) {
         self::within($learners, 1, self::MAX_LEARNERS, 'learners');
         self::within($helpers, 0, self::MAX_HELPERS, 'helpers');
@@ -56,6 +62,7 @@ final readonly class Setting
         self::within($factor, 0.01, 100, 'factor');
         self::within($miss, 0, 100, 'miss_factor');
         $bell === null || self::within($bell, 0, 100 * self::LONGEST, 'bell_s');
+        self::within($rounds, 1, self::MAX_LEARNERS, 'rounds');
         self::within(count($steps), 1, self::MAX_STEPS, 'steps (their number)');
         foreach ($steps as $k => $step) {
             self::within($step->demo, 0, self::LONGEST, "steps.$k.demo_s");

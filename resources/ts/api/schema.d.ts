@@ -1059,7 +1059,7 @@ export interface components {
             /** @description what would help, most useful first: minutes sooner, and more of the learners done */
             levers: {
                 /** @enum {string} */
-                name: "helper" | "squares" | "decorate" | "prepared" | "forgiving" | "twice" | "cards" | "wait" | "way" | "easier";
+                name: "helper" | "squares" | "decorate" | "prepared" | "guides" | "forgiving" | "twice" | "cards" | "together" | "wait" | "split" | "way" | "easier" | "larger" | "paper";
                 minutes: number;
                 share: number;
                 steps: number | null;
@@ -1068,6 +1068,11 @@ export interface components {
                     slug: string;
                     title: string;
                     folds: string;
+                };
+                paper: {
+                    stock: number | null;
+                    title: string;
+                    mm: number | null;
                 };
                 then: components["schemas"]["OutlookData"];
             }[];

@@ -40,11 +40,11 @@ function gain({ minutes, share }: Lever) {
 }
 
 const { pulled, pull, takeBack } = useLevers(() => props.lesson, (changes) => emit('change', changes))
-const named = ({ name, steps, way, model }: Pick<Lever, 'name' | 'steps' | 'way' | 'model'>) =>
+const named = ({ name, steps, way, model, paper }: Pick<Lever, 'name' | 'steps' | 'way' | 'model' | 'paper'>) =>
   t(`forecast.${name}`, {
     n: steps ?? 0,
     question: way?.question ?? '',
-    title: way?.title ?? model.title,
+    title: way?.title ?? (model.title || paper.title),
     folds: model.folds,
   })
 const same = (lever: Lever) => beside.value?.name === lever.name && beside.value.way?.option === lever.way?.option
@@ -108,7 +108,7 @@ const same = (lever: Lever) => beside.value?.name === lever.name && beside.value
             size="small"
             :disabled="saving"
             :aria-label="`${t('forecast.apply')}: ${named(lever)}`"
-            @click="pull(lever)"
+            @click="lever.name === 'split' ? emit('rest', lever.steps ?? 0) : pull(lever)"
             >{{ t('forecast.apply') }}</v-btn
           >
           <Beside

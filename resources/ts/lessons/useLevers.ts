@@ -15,11 +15,12 @@ interface Pulled {
   steps: number | null
   way: Lever['way']
   model: Lever['model']
+  paper: Lever['paper']
   back: Setting
 }
 
 /** What a lever sets, and what takes it back. */
-function settings({ name, steps, way, model }: Lever, lesson: LessonData): [Setting, Setting] {
+function settings({ name, steps, way, model, paper }: Lever, lesson: LessonData): [Setting, Setting] {
   const { setting } = lesson
   const column = (forth: Partial<LessonInput>, back: Partial<LessonInput>): [Setting, Setting] => [
     { kind: 'column', set: forth },
@@ -37,6 +38,7 @@ function settings({ name, steps, way, model }: Lever, lesson: LessonData): [Sett
     case 'decorate':
       return column({ decorate: 'none' }, { decorate: setting.decorate })
     case 'prepared':
+    case 'guides':
       return column({ prepared: steps ?? 0 }, { prepared: setting.policies.prepared })
     case 'forgiving':
       return policy('exact', 'forgiving')
@@ -46,6 +48,20 @@ function settings({ name, steps, way, model }: Lever, lesson: LessonData): [Sett
       return policy('pace', 'wait')
     case 'cards':
       return policy('show', 'cards')
+    case 'together':
+      return policy('show', 'along')
+    case 'larger':
+      return column(
+        { models: modelsOf(lesson).map((one, i) => (i === 0 ? { ...one, side_mm: paper.mm } : one)) },
+        { models: modelsOf(lesson) },
+      )
+    case 'paper':
+      return column(
+        { stock_ids: paper.stock === null ? setting.stock_ids : [paper.stock] },
+        { stock_ids: setting.stock_ids },
+      )
+    case 'split':
+      throw new Error('the rest becomes a lesson of its own; nothing is set in this one')
     case 'easier':
       return column(
         { models: [{ model: model.slug }, ...modelsOf(lesson).slice(1)], prepared: 0 },
@@ -81,7 +97,8 @@ export function useLevers(lesson: () => LessonData, change: (changes: Partial<Le
   })
   function pull(lever: Lever) {
     const [forth, back] = settings(lever, lesson())
-    pulled.value = { name: lever.name, steps: lever.steps, way: lever.way, model: lever.model, back }
+    const { name, steps, way, model, paper } = lever
+    pulled.value = { name, steps, way, model, paper, back }
     change(changeOf(forth, lesson()))
   }
   function takeBack() {

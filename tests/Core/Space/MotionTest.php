@@ -100,7 +100,7 @@ final class MotionTest extends TestCase
     {
         $model = Folds::library($slug);
         foreach ($model->steps as $step) {
-            $frames = MotionDocument::of($model, $step->step->number)['file_frames'] ?? [];
+            $frames = array_values(MotionDocument::of($model, $step->step->number)['file_frames'] ?? []);
             $pieces = $step->stages === [] ? [] : StepMotion::of($step)->pieces;
             $from = 0;
             foreach ($pieces as $i => $piece) {
