@@ -126,7 +126,7 @@ final class StepList
 
     private function step(Reader $in, int $number, ?string $part): Step
     {
-        $in->knowSteps($this->ids);
+        $in->knowSteps($this->ids, $this->elsewhere);
         $id = $in->optionalText('id', 40);
         if ($id !== null) {
             if (preg_match('/^[a-z][a-z0-9-]*$/', $id) !== 1 || isset($this->ids[$id])) {

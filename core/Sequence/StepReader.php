@@ -198,7 +198,7 @@ final readonly class StepReader
             }
         }
 
-        $opens = $this->in->has('opens') ? $this->in->steps('opens', $this->number - 1) : [];
+        $opens = $this->in->has('opens') ? $this->in->stepsThere('opens', $this->number - 1) : [];
         $shape = $this->in->has('shape')
             ? FormShape::from($this->in->oneOf('shape', array_column(FormShape::cases(), 'value')))
             : null;
