@@ -10,6 +10,7 @@ use Cathedra\Core\Diagram\SceneBuilder;
 use Cathedra\Core\Folding\Anatomy;
 use Cathedra\Core\Insight\ModelInsight;
 use Cathedra\Core\Insight\StepInsight;
+use Cathedra\Core\Latest;
 use Cathedra\Core\Pacing\Diagonal;
 use Cathedra\Core\Pacing\StepLoad;
 use Cathedra\Core\Rules\Difficulty;
@@ -31,6 +32,9 @@ use Cathedra\Core\Wording\Teacher;
 /** Puts together what the interface shows of a folded model. */
 final readonly class ModelMaker
 {
+    /** Steps whose pictures are kept: those that the ways of a model share. */
+    private const KEPT = 128;
+
     private Phrasebook $words;
 
     private Difficulty $scale;
@@ -205,6 +209,7 @@ final readonly class ModelMaker
         $number = $step->step->number;
         $side = min($step->after->sheet->width, $step->after->sheet->height);
         $changes = array_filter(array_map(static fn (Action $a) => $a->change, $step->actions));
+        $drawn = self::drawn($step, $this->words->manner->letters);
 
         return new StepData(
             $number,
@@ -219,10 +224,10 @@ final readonly class ModelMaker
             $said->note,
             $step->step->part === null ? null : $sequence->parts[$step->step->part]->title,
             $said->look,
-            SceneBuilder::before($step, $this->words->manner->letters)->drawing()->toArray(),
+            $drawn['before'],
             null,
-            SceneBuilder::closeUp($step, $this->words->manner->letters)?->drawing()->toArray(),
-            SceneBuilder::after($step)->drawing()->toArray(),
+            $drawn['closeUp'],
+            $drawn['after'],
             $anatomy->mostLayers(),
             in_array($number, $sequence->checkpoints, true),
             in_array($number, $sequence->resting, true),
@@ -235,6 +240,21 @@ final readonly class ModelMaker
             round($insight->moved, 3),
             $changes === [] ? [] : array_values($changes)[0]->printed(),
         );
+    }
+
+    /** @return array{before: array<string, mixed>, closeUp: array<string, mixed>|null, after: array<string, mixed>} */
+    private static function drawn(FoldedStep $step, bool $letters): array
+    {
+        /** @var array<int, Latest<array{before: array<string, mixed>, closeUp: array<string, mixed>|null,
+         *     after: array<string, mixed>}>> $known by whether there are letters */
+        static $known = [];
+        $known[(int) $letters] ??= new Latest(self::KEPT);
+
+        return $known[(int) $letters]->of([$step], static fn (): array => [
+            'before' => SceneBuilder::before($step, $letters)->drawing()->toArray(),
+            'closeUp' => SceneBuilder::closeUp($step, $letters)?->drawing()->toArray(),
+            'after' => SceneBuilder::after($step)->drawing()->toArray(),
+        ]);
     }
 
     /**

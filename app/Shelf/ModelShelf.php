@@ -7,6 +7,7 @@ namespace App\Shelf;
 use App\Accounts\MannerOf;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Pacing\StepLoad;
+use Cathedra\Core\Sequence\Beginnings;
 use Cathedra\Core\Sequence\Combinations;
 use Cathedra\Core\Sequence\FoldedModel;
 use Cathedra\Core\Sequence\Folder;
@@ -32,6 +33,7 @@ final class ModelShelf
         private readonly LibraryFiles $files,
         private readonly Repository $cache,
         private readonly MannerOf $manner,
+        private readonly Beginnings $beginnings = new Beginnings(),
     ) {
     }
 
@@ -216,13 +218,19 @@ final class ModelShelf
     /** @param  array<string, string>  $ways */
     public function folded(string $slug, array $ways = []): FoldedModel
     {
-        return Folder::fold($this->files->sequence($slug, $ways), self::SIDE);
+        return Folder::fold($this->files->sequence($slug, $ways), self::SIDE, $this->beginnings);
     }
 
     /** @return list<array<string, string>> the ways in which the model is folded and checked, the usual one first */
     public function combinations(string $slug): array
     {
         return Combinations::of($this->files->sequence($slug)->routes);
+    }
+
+    /** @return list<array<string, string>> the ways that are looked at when one thing is changed already */
+    public function looked(string $slug): array
+    {
+        return Combinations::looked($this->files->sequence($slug)->routes);
     }
 
     /** Whether the model offers these ways. */

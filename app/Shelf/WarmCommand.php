@@ -14,6 +14,7 @@ final class WarmCommand extends Command
     private const PROCESSES = 2;
 
     protected $signature = 'cathedra:warm {--usual : only the usual ways}
+        {--pairs : every two ways changed, which are looked at when one is}
         {--motions : how every step moves, by every way}
         {--part= : only every second model, from this one on (0 or 1)}';
 
@@ -38,6 +39,7 @@ final class WarmCommand extends Command
                 PHP_BINARY, 'artisan', 'cathedra:warm', "--part=$other", '--quiet',
                 ...$this->option('usual') === true ? ['--usual'] : [],
                 ...$this->option('motions') === true ? ['--motions'] : [],
+                ...$this->option('pairs') === true ? ['--pairs'] : [],
             ], base_path());
             $process->setTimeout(null);
             $process->start();
@@ -45,7 +47,7 @@ final class WarmCommand extends Command
         }
         $this->fold($shelf, 0);
         array_map(static fn (Process $process): int => $process->wait(), $others);
-        if ($this->option('motions') === true) {
+        if ($this->option('motions') === true || $this->option('pairs') === true) {
             return self::SUCCESS;
         }
         $this->option('usual') === true || $folds->entries(); // reads every option, and folds what is left
@@ -57,11 +59,12 @@ final class WarmCommand extends Command
 
     private function fold(ModelShelf $shelf, int $part): void
     {
-        $jobs = $this->option('motions') === true ? self::bySlug($shelf, $part) : self::byWay(
-            $shelf,
-            $part,
-            $this->option('usual') === true,
-        );
+        $jobs = match (true) {
+            $this->option('motions') === true => self::bySlug($shelf, $part),
+            $this->option('pairs') === true => self::byWay($shelf, $part, $shelf->looked(...)),
+            $this->option('usual') === true => self::byWay($shelf, $part, static fn (string $slug): array => [[]]),
+            default => self::byWay($shelf, $part, $shelf->combinations(...)),
+        };
         $bar = $this->output->createProgressBar(count($jobs));
         foreach ($jobs as [$slug, $ways]) {
             $shelf->model($slug, $ways);
@@ -75,16 +78,17 @@ final class WarmCommand extends Command
     /**
      * Every way of every model, dealt out one by one: some models have as much to fold as all the others together.
      *
+     * @param  callable(string): list<array<string, string>>  $ways  of a model
      * @return list<array{string, array<string, string>}>
      */
-    private static function byWay(ModelShelf $shelf, int $part, bool $usual): array
+    private static function byWay(ModelShelf $shelf, int $part, callable $ways): array
     {
         $jobs = [];
         $next = 0;
         foreach ($shelf->slugs() as $slug) {
-            foreach ($usual ? [[]] : $shelf->combinations($slug) as $ways) {
+            foreach ($ways($slug) as $one) {
                 if ($next++ % self::PROCESSES === $part) {
-                    $jobs[] = [$slug, $ways];
+                    $jobs[] = [$slug, $one];
                 }
             }
         }

@@ -7,10 +7,14 @@ namespace Cathedra\Core\Folding;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Tolerance;
+use Cathedra\Core\Latest;
 
 /** What can be said about a folded state by looking at it; computed from geometry, once, when asked. */
 final class Anatomy
 {
+    /** States whose anatomy is kept: those of a long model. */
+    private const KEPT = 64;
+
     public readonly Outline $outline;
 
     public readonly Compass $compass;
@@ -25,7 +29,11 @@ final class Anatomy
 
     public static function of(FoldedState $state): self
     {
-        return new self($state);
+        /** @var Latest<self>|null $known a state is asked about from many places */
+        static $known = null;
+        $known ??= new Latest(self::KEPT);
+
+        return $known->of([$state], static fn (): self => new self($state));
     }
 
     public function stacks(): Stacks

@@ -23,6 +23,29 @@ final readonly class Combinations
     }
 
     /**
+     * What a lead comes to who changes one thing and looks at the others: the usual ways with every two changed.
+     *
+     * @param  array<string, Route>  $routes
+     * @return list<array<string, string>> those that of() has not, alike beginnings next to one another
+     */
+    public static function looked(array $routes): array
+    {
+        $options = array_map(static fn (Route $route): array => array_keys($route->options), $routes);
+        $usual = array_map(static fn (array $keys): string => $keys[0], $options);
+        $looked = [];
+        foreach (self::allPairs($options) as $pair) {
+            $taken = array_replace($usual, $pair);
+            $looked[(string) json_encode($taken)] = $taken;
+        }
+        foreach (self::of($routes) as $known) {
+            unset($looked[(string) json_encode($known)]);
+        }
+        ksort($looked);
+
+        return array_values($looked);
+    }
+
+    /**
      * @param  array<string, list<string>>  $options
      * @return list<array<string, string>>
      */

@@ -58,7 +58,7 @@ final class Folder
     /** @var list<float> where the model lies turned over for what is done behind: x of the axes */
     private array $turnedAbout = [];
 
-    private function __construct(private readonly Sequence $sequence, Sheet $sheet, private readonly float $shortSide)
+    private function __construct(private Sequence $sequence, Sheet $sheet, private readonly float $shortSide)
     {
         $this->state = FoldedState::flat($sheet, $sequence->sideUp);
         $this->called = new Called();
@@ -66,13 +66,16 @@ final class Folder
 
     /**
      * @param  float  $shortSide  of the sheet, mm
+     * @param  Beginnings|null  $known  how other ways of it began, and where this one is kept
      *
      * @throws BadSequence naming the line, the step and what stands in the way
      * @throws CannotFold when the sheet's size is out of bounds
      */
-    public static function fold(Sequence $sequence, float $shortSide = 150.0): FoldedModel
+    public static function fold(Sequence $sequence, float $shortSide = 150.0, ?Beginnings $known = null): FoldedModel
     {
-        return (new self($sequence, $sequence->sheet($shortSide), $shortSide))->run();
+        $self = new self($sequence, $sequence->sheet($shortSide), $shortSide);
+
+        return $self->run($self->state, $known);
     }
 
     /**
@@ -126,20 +129,23 @@ final class Folder
         return $this->part === '' ? null : $this->part;
     }
 
-    private function run(): FoldedModel
+    private function run(FoldedState $start, ?Beginnings $known): FoldedModel
     {
-        $start = $this->state;
-        $steps = [];
-        foreach ($this->sequence->steps as $step) {
-            $steps[] = $this->step($step);
+        $sequence = $this->sequence;
+        $keys = $known === null ? [] : Beginnings::of($sequence, $this->shortSide);
+        [$self, $steps] = $known?->longest($keys) ?? [$this, []];
+        $self->sequence = $sequence;
+        foreach (array_slice($sequence->steps, count($steps), null, true) as $i => $step) {
+            $steps[] = $self->step($step);
+            $known?->keep($keys[$i], $self, $steps);
         }
-        $this->take('');
-        $end = $this->setting();
-        foreach ($this->sequence->goals as $goal) {
+        $self->take('');
+        $end = $self->setting();
+        foreach ($sequence->goals as $goal) {
             $goal->check($steps, $end);
         }
 
-        return new FoldedModel($this->sequence, $start, $steps);
+        return new FoldedModel($sequence, $start, $steps);
     }
 
     /** @throws BadSequence naming the line, the step and what stands in the way */

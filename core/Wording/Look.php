@@ -11,6 +11,7 @@ use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Folding\Pockets;
 use Cathedra\Core\Folding\Shape;
 use Cathedra\Core\Geometry\Tolerance;
+use Cathedra\Core\Latest;
 use Cathedra\Core\Sequence\FoldedModel;
 use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\FoldKind;
@@ -21,6 +22,9 @@ use Cathedra\Core\Sequence\FoldKind;
  */
 final readonly class Look
 {
+    /** States of which it is kept what there is to see. */
+    private const KEPT = 128;
+
     public const MOST = 3;
 
     /** Shares of colour nearer to all or nothing than this are not worth a word. */
@@ -114,6 +118,16 @@ final readonly class Look
 
     /** @return list<string> what there is to see of a state that lies flat */
     public static function ofState(FoldedState $state, Phrasebook $words): array
+    {
+        /** @var Latest<list<string>>|null $known */
+        static $known = null;
+        $known ??= new Latest(self::KEPT);
+
+        return $known->of([$state, $words], static fn (): array => self::seenOf($state, $words));
+    }
+
+    /** @return list<string> */
+    private static function seenOf(FoldedState $state, Phrasebook $words): array
     {
         $self = new self(Anatomy::of($state), $words);
         $shape = $self->anatomy->shape();

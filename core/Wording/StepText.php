@@ -7,6 +7,7 @@ namespace Cathedra\Core\Wording;
 use Cathedra\Core\Diagram\FoldMarks;
 use Cathedra\Core\Folding\Stacks;
 use Cathedra\Core\Geometry\Segment;
+use Cathedra\Core\Latest;
 use Cathedra\Core\Sequence\Action;
 use Cathedra\Core\Sequence\Alignment\Bring;
 use Cathedra\Core\Sequence\Alignment\Strip;
@@ -24,6 +25,9 @@ use Cathedra\Core\Sequence\Way;
  */
 final readonly class StepText
 {
+    /** Steps whose words are kept: those that the ways of a model share. */
+    private const KEPT = 128;
+
     /** Between the motions of a phrase in library/wording. */
     private const MOTION = ' // ';
 
@@ -51,6 +55,15 @@ final readonly class StepText
     }
 
     public static function of(FoldedStep $step, Phrasebook $words): self
+    {
+        /** @var Latest<self>|null $known */
+        static $known = null;
+        $known ??= new Latest(self::KEPT);
+
+        return $known->of([$step, $words], static fn (): self => self::made($step, $words));
+    }
+
+    private static function made(FoldedStep $step, Phrasebook $words): self
     {
         $spec = $step->step;
         $say = static fn (string $key, array $with = []): string => $words->say('steps', $key, $with);

@@ -182,6 +182,18 @@ final class ChoiceTest extends TestCase
             }
         }
         self::assertSame($all, Combinations::of($routes), 'the same each time');
+
+        // what is looked at when one thing is changed: each two changed, and nothing that is there already
+        $looked = Combinations::looked($routes);
+        $changed = array_map(static fn (array $c): int => count(array_diff($c, ['o1'])), $looked);
+        self::assertSame([2], array_values(array_unique($changed)));
+        self::assertSame([], array_uintersect($looked, $all, static fn (array $a, array $b): int => $a <=> $b));
+        $pairs = (array_sum($sizes) - count($sizes)) ** 2;
+        foreach ($sizes as $size) {
+            $pairs -= ($size - 1) ** 2;
+        }
+        self::assertLessThanOrEqual($pairs / 2, count($looked));
+        self::assertGreaterThan($pairs / 2 - count($all), count($looked));
     }
 
     public function testTheWingsOfTheCraneFoldDeepOrDeeper(): void
