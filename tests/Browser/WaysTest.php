@@ -12,6 +12,9 @@ final class WaysTest extends BrowserTestCase
 {
     private const PAGES = 'Turned like pages, folded up and drawn out';
 
+    /** The first passage that is open at the bird base. */
+    private const MARK = 'As far as the dot';
+
     private const REVERSE = 'Folded inside, each between its own layers';
 
     public function testACraneWithPagesIsShownTheOtherWayAtTheBirdBase(): void
@@ -81,15 +84,15 @@ final class WaysTest extends BrowserTestCase
 
         // A mark without a line, and the other way asked for: nothing is changed before the mark is kept.
         $b->press('w')->waitForPath("#^/lessons/$lesson/ways/crane$#");
-        $b->until(fn (): bool => $this->focused() === self::REVERSE, 'the open passage has the focus');
+        $b->until(fn (): bool => $this->focused() === self::MARK, 'the open passage has the focus');
         $b->press(WebDriverKeys::ESCAPE)->waitForPath("#^/lessons/$lesson/teach$#");
         $b->saying('14 Inside reverse fold.', 'h1');
         $b->network(true, 0);
         $b->find('.seats li:nth-child(1) button')->click();
         $this->done(['Ada']);
         $b->press('w')->waitForPath("#^/lessons/$lesson/ways/crane$#");
-        $b->until(fn (): bool => $this->focused() === self::REVERSE, 'the open passage has the focus');
-        $b->press(WebDriverKeys::ARROW_DOWN)->click('Show it like this from here on', 'button');
+        $b->until(fn (): bool => $this->focused() === self::MARK, 'the open passage has the focus');
+        $b->click(self::PAGES, 'label')->click('Show it like this from here on', 'button');
         $b->saying('Marks of this device are still to be sent', 'p');
         $b->network(false, 0);
         $b->until(function () use ($b, $lesson): bool {
