@@ -10,6 +10,8 @@ use App\Support\LibraryFiles;
 use Cathedra\Core\Pacing\ModelLoad;
 use Cathedra\Core\Pacing\Rehearsal\Forecast;
 use Cathedra\Core\Pacing\Rehearsal\Lever;
+use Cathedra\Core\Pacing\StepTimes;
+use Cathedra\Core\Rules\BaseTimes;
 
 /** How a lesson is likely to go. */
 final readonly class LessonForecast
@@ -34,7 +36,7 @@ final readonly class LessonForecast
         $programme = Programme::of($lesson, $this->shelf);
         $plan = $this->plan->rehearsable($lesson, $programme);
         $isOpen = $lesson->started_at === null;
-        $ways = $isOpen ? $this->ways($programme) : [];
+        $ways = $isOpen ? $this->ways($programme, $times) : [];
         $isShort = $this->plan->of($lesson, $programme)->spare() < 0;
         $easier = $isOpen && $isShort ? $this->easier->than($programme, $lesson->group, $lesson->minutes) : null;
         $others = array_map(fn (LeverWay $way): array => ['way', $this->plan->rehearsable(
@@ -78,10 +80,10 @@ final readonly class LessonForecast
         );
     }
 
-    /** @return list<LeverWay> one passage another way, each */
-    private function ways(Programme $programme): array
+    /** @return list<LeverWay> one passage another way, each; of many those that take the least time by themselves */
+    private function ways(Programme $programme, BaseTimes $times): array
     {
-        $ways = [];
+        $ways = $seconds = [];
         foreach ($programme->items as $item) {
             foreach ($item->passages as $passage) {
                 foreach ($passage['options'] as $option => $title) {
@@ -95,11 +97,31 @@ final readonly class LessonForecast
                             $title,
                             $passage['first'],
                         );
+                        $seconds[] = $this->seconds(
+                            $item,
+                            [...$item->ways, $passage['name'] => $option],
+                            $times,
+                        ) - $this->seconds($item, $item->ways, $times);
                     }
                 }
             }
         }
 
+        array_multisort($seconds, $ways);
+
         return array_slice($ways, 0, self::MOST_WAYS);
+    }
+
+    /**
+     * Showing and folding, before anybody waits.
+     *
+     * @param  array<string, string>  $ways
+     */
+    private function seconds(ProgrammeItem $item, array $ways, BaseTimes $times): float
+    {
+        return array_sum(array_map(
+            static fn (StepTimes $step): float => $step->show + $step->fold,
+            StepTimes::of(new ModelLoad($this->shelf->loads($item->slug, $ways)), $times),
+        ));
     }
 }

@@ -7,16 +7,18 @@ namespace Tests\Core\Sequence;
 use Cathedra\Core\Latest;
 use Cathedra\Core\Sequence\Beginnings;
 use Cathedra\Core\Sequence\Combinations;
-use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\Folder;
 use Cathedra\Core\Sequence\Loader;
+use Cathedra\Core\Sequence\Route;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Tests\Support\Folds;
 
 /** Ways that begin alike are folded once as far as they do, and come out the same. */
 final class BeginningsTest extends TestCase
 {
+    /** Of a model that has many. */
+    private const WAYS = 10;
+
     /** @return iterable<string, array{string}> with repeats, marks, names, two pieces of paper, and a held fold */
     public static function models(): iterable
     {
@@ -31,9 +33,9 @@ final class BeginningsTest extends TestCase
     {
         $known = new Beginnings();
         $yaml = (string) file_get_contents(__DIR__."/../../../library/models/$slug.yaml");
-        $shared = [];
-        foreach (Combinations::of(Loader::load($slug, $yaml)->routes) as $ways) {
-            $alone = Folds::library($slug, $ways);
+        [$all, $shared] = [0, []];
+        foreach (array_slice(Combinations::of(Loader::load($slug, $yaml)->routes), 0, self::WAYS) as $ways) {
+            $alone = Folder::fold(Loader::load($slug, $yaml, $ways), 150.0);
             $again = Folder::fold(Loader::load($slug, $yaml, $ways), 150.0, $known);
             self::assertSame(count($alone->steps), count($again->steps));
             foreach ($alone->steps as $i => $step) {
@@ -42,19 +44,15 @@ final class BeginningsTest extends TestCase
                 self::assertEquals($step->after->pattern, $twin->after->pattern);
                 self::assertEquals($step->called, $twin->called);
                 self::assertCount(count($step->actions), $twin->actions);
-                $shared[spl_object_id($twin)] = $twin;
+                $all++;
+                $shared[spl_object_id($twin->after)] = true;
             }
             self::assertSame($ways, array_intersect_key(array_map(
-                static fn ($route): string => $route->chosen,
+                static fn (Route $route): string => $route->chosen,
                 $again->sequence->routes,
             ), $ways), 'the sequence is that of these ways');
         }
-        $all = array_sum(array_map(
-            static fn (array $ways): int => count(Folds::library($slug, $ways)->steps),
-            Combinations::of(Loader::load($slug, $yaml)->routes),
-        ));
-        self::assertContainsOnlyInstancesOf(FoldedStep::class, $shared);
-        self::assertTrue(count($shared) === $all || count($shared) < 0.8 * $all, 'what is alike is folded once');
+        $slug === 'flapping-bird' && self::assertLessThan(0.8 * $all, count($shared), 'what is alike is folded once');
     }
 
     /** A model on another sheet, or of other proportions, begins anew. */
