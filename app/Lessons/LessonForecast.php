@@ -99,9 +99,9 @@ final readonly class LessonForecast
                         );
                         $seconds[] = $this->seconds(
                             $item,
-                            [...$item->ways, $passage['name'] => $option],
+                            [$passage['name'] => $option],
                             $times,
-                        ) - $this->seconds($item, $item->ways, $times);
+                        ) - $this->seconds($item, [$passage['name'] => $passage['option']], $times);
                     }
                 }
             }
@@ -113,7 +113,7 @@ final readonly class LessonForecast
     }
 
     /**
-     * Showing and folding, before anybody waits.
+     * Showing and folding, before anybody waits; by the usual ways else, which are always kept.
      *
      * @param  array<string, string>  $ways
      */
