@@ -305,7 +305,7 @@ h1 { font-size: 1.9rem; }
 ol { padding-left: 1.2em; display: grid; gap: 10px; margin: 0; font-size: 1.05rem; }
 .side { gap: 14px; }
 .drawn > .stack { align-content: start; }
-.squaring { display: grid; grid-template-columns: repeat(auto-fit, minmax(84px, 1fr)); gap: 10px; height: 120px; }
+.squaring { display: grid; grid-template-columns: repeat(3, 1fr); grid-auto-rows: 118px; gap: 10px; }
 .ticks { display: grid; gap: 4px; }
 .ticks label { display: grid; grid-template-columns: 34px 1fr; align-items: start; padding: 6px 0; cursor: pointer; }
 .ticks input { width: 22px; height: 22px; accent-color: var(--tide-deep); }
