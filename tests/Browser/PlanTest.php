@@ -67,6 +67,14 @@ final class PlanTest extends BrowserTestCase
         // the rest a week later, begun with what was folded in this one
         preg_match('/as far as step (\d+)/', $b->find('.forecast')->getText(), $m);
         $b->click('Plan the rest for a week later', 'button');
+        $b->saying('The rest is planned for', 'a');
+
+        // taken back it is in the bin, also after a reload; pressed once more it is planned anew
+        $b->visit("/lessons/$lesson/plan")->saying('The rest is planned for', 'a');
+        $b->click('Take it back', 'button');
+        $b->until(fn (): bool => ! str_contains($b->find('.layout')->getText(), 'The rest is planned'), 'gone');
+        self::assertCount(1, $this->api('/api/lessons')['lessons'], 'the place has this lesson alone');
+        $b->click('Plan the rest for a week later', 'button');
         $b->saying('The rest is planned for', 'a')->click();
         $b->until(fn (): bool => ! str_contains($b->path(), "/lessons/$lesson/"), 'the other lesson');
         $b->saying('What is folded already', 'li');

@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { useMutation } from '@tanstack/vue-query'
+import { useSessionStorage } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { LessonData, PlanData } from '../api/client'
+import { answer, client, type LessonData, type PlanData } from '../api/client'
 import { useForecast, useProgramme, useSaveLesson } from '../api/queries'
 import { clock, day, later } from '../parts/clock'
 import Blocks from './Blocks.vue'
@@ -55,7 +57,9 @@ const longest = computed(
   () => [...plan.value.lines].filter((l) => l.kind === 'step').sort((a, b) => b.seconds - a.seconds)[0],
 )
 /** The lesson in which the rest is folded: a week later, at the same hour, begun with what was folded in this one. */
-const second = ref<LessonData>()
+const second = useSessionStorage<{ id: number; starts_at: string } | null>(`rest-${props.lesson.card.id}`, null, {
+  serializer: { read: (text) => JSON.parse(text) as { id: number; starts_at: string }, write: JSON.stringify },
+})
 const when = (at: string) => day(at, { today: t('home.today'), tomorrow: t('home.tomorrow') })
 async function rest(until: number) {
   if (second.value) return // one press, one lesson
@@ -71,8 +75,19 @@ async function rest(until: number) {
     square_in_lesson: false,
   })
   delete body.version
-  second.value = await save.mutateAsync({ body })
+  const { card: made } = await save.mutateAsync({ body })
+  second.value = { id: made.id, starts_at: made.starts_at }
 }
+/** It goes into the bin, like any lesson that is removed; one that is gone already is gone. */
+const unsplit = useMutation({
+  mutationFn: async (lesson: number) => {
+    const gone = client.DELETE('/api/lessons/{lesson}', { params: { path: { lesson }, query: { sure: true } } })
+    if ((await gone).response.status !== 404) await answer(gone)
+  },
+  onSuccess: () => {
+    second.value = null
+  },
+})
 const change = (changes: Parameters<typeof inputOf>[1]) =>
   save.mutate({ id: props.lesson.card.id, body: inputOf(props.lesson, changes) })
 </script>
@@ -131,9 +146,17 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
         @change="change"
         @rest="rest" />
       <p v-if="second" class="good" role="status">
-        <RouterLink :to="{ name: 'plan', params: { id: second.card.id } }">{{
-          t('plan.second', { day: when(second.card.starts_at) })
+        <RouterLink :to="{ name: 'plan', params: { id: second.id } }">{{
+          t('plan.second', { day: when(second.starts_at) })
         }}</RouterLink>
+        <v-btn
+          class="no-print"
+          variant="outlined"
+          size="small"
+          :loading="unsplit.isPending.value"
+          @click="unsplit.mutate(second.id)"
+          >{{ t('forecast.undo') }}</v-btn
+        >
       </p>
       <Policies :lesson="lesson" @change="change" />
       <p class="quiet">
