@@ -31,6 +31,9 @@ const isSeen = (kind: string) =>
 const toggle = (kind: string) => {
   tick.mutate({ model: props.slug, step: props.step, kind, seen: !isSeen(kind) })
 }
+const said = (kind: string) => t(isSeen(kind) ? 'faults.seen' : 'faults.tick')
+/** What stands on it, and of which fault it is. */
+const labelled = ({ kind, title }: { kind: string; title: string }) => `${said(kind)}: ${title}`
 </script>
 
 <template>
@@ -53,9 +56,9 @@ const toggle = (kind: string) => {
           type="button"
           class="tick"
           :aria-pressed="isSeen(fault.kind)"
-          :aria-label="t('faults.seenOf', { what: fault.title })"
+          :aria-label="labelled(fault)"
           @click="toggle(fault.kind)">
-          {{ t(isSeen(fault.kind) ? 'faults.seen' : 'faults.tick') }}
+          {{ said(fault.kind) }}
         </button>
         <span v-else-if="fault.seen > 0" class="quiet">{{ t('faults.often', { n: fault.seen }, fault.seen) }}</span>
       </p>
