@@ -25,6 +25,9 @@ use Illuminate\Validation\Rule;
 /** A lesson: its slot, its models in a row, its papers in a row, and how it is prepared. */
 final class LessonRequest extends ApiRequest
 {
+    /** A minute that a lesson may begin at. */
+    public const MOMENT = ['date_format:Y-m-d\TH:i', 'after:2000-01-01', 'before:2100-01-01'];
+
     protected function prepareForValidation(): void
     {
         $models = $this->input('models');
@@ -47,14 +50,7 @@ final class LessonRequest extends ApiRequest
             'models.*.ways' => ['sometimes', 'array', 'max:10', $this->isOffered($shelf)],
             'models.*.side_mm' => ['nullable', 'numeric', 'between:'.Bounds::SIDE_MM],
             'models.*.times' => ['sometimes', 'integer', 'between:1,'.CoreProgramme::MOST_TIMES],
-            'starts_at' => [
-                'bail',
-                'required',
-                'string',
-                'date_format:Y-m-d\TH:i',
-                'after:2000-01-01',
-                'before:2100-01-01',
-            ],
+            'starts_at' => ['bail', 'required', 'string', ...self::MOMENT],
             'ends_at' => [
                 'bail',
                 'required',

@@ -20,14 +20,7 @@ final class TermRequest extends ApiRequest
     {
         return [
             'group_id' => ['required', 'integer', $this->ownId('groups')],
-            'starts_at' => [
-                'bail',
-                'required',
-                'string',
-                'date_format:Y-m-d\TH:i',
-                'after:2000-01-01',
-                'before:2100-01-01',
-            ],
+            'starts_at' => ['bail', 'required', 'string', ...LessonRequest::MOMENT],
             'minutes' => ['required', 'integer', 'between:'.Bounds::MINUTES],
             'lessons' => ['required', 'integer', 'between:1,'.Term::MOST],
             'days_off' => ['sometimes', 'array', 'list', 'max:60'],

@@ -9,7 +9,7 @@ use Cathedra\Core\Folding\FoldedState;
 /** Whether a state looks the same when it is held otherwise: what is seen differs on at most a tenth of it. */
 final readonly class Alike
 {
-    /** Share of the cells that may differ (measured on some 45 steps: look-alikes lie below, others far above). */
+    /** Share of the cells that may differ (estimate, to be calibrated by what leads tick as seen). */
     private const MOST = 0.1;
 
     private function __construct(public bool $halfTurned, public bool $quarterTurned, public bool $mirrored)

@@ -223,7 +223,7 @@ final readonly class Faults
             $kind === FaultKind::GuideLeft && $step->also !== null => $f['guide-twice'],
             self::isInexact($kind) && $step->also !== null => $f['to-one-line'],
             $kind === FaultKind::LeftForRight => $f['mirror-alike'],
-            $kind === FaultKind::QuarterTurned && ! Variants::isFolded($right->before) => $f['held-across'],
+            $kind === FaultKind::QuarterTurned && ! $right->before->isFolded() => $f['held-across'],
             default => 1.0,
         };
         $visible = $seen !== null ? 1.0 : ($tells !== null ? $f['told'] : $f['untold']);

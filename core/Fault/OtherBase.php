@@ -61,11 +61,9 @@ final class OtherBase
         $lines = [0 => [], 1 => []];
         foreach ($right->actions[0]->change->folds ?? [] as ['valley' => $valley, 'at' => $at]) {
             foreach ($lines[(int) $valley] as $i => $known) {
-                $line = $known->straight();
-                $off = max(abs($line->distanceTo($at->a)), abs($line->distanceTo($at->b)));
-                if ($off < $right->before->tolerance->sight) {
-                    $lines[(int) $valley][$i] =
-                        Segment::spanning($line, [$known->a, $known->b, $at->a, $at->b]) ?? $known;
+                if ($at->liesOn($known->straight(), $right->before->tolerance->sight)) {
+                    $ends = [$known->a, $known->b, $at->a, $at->b];
+                    $lines[(int) $valley][$i] = Segment::spanning($known->straight(), $ends) ?? $known;
 
                     continue 2;
                 }
@@ -82,8 +80,7 @@ final class OtherBase
         $length = 0.0;
         foreach ($state->pattern->creases() as $edge) {
             $at = $state->segment($edge);
-            $far = max($line->straight()->distanceTo($at->a) ** 2, $line->straight()->distanceTo($at->b) ** 2);
-            $length += sqrt($far) < $state->tolerance->sight ? $at->length() : 0.0;
+            $length += $at->liesOn($line->straight(), $state->tolerance->sight) ? $at->length() : 0.0;
         }
 
         return $length > 0.99 * $line->length();

@@ -81,7 +81,7 @@ final readonly class Variants
         if ($other !== null) {
             $found[] = self::variant(FaultKind::WrongSide, $step, ['kind' => $other]);
         }
-        if ($step->kind === FoldKind::Crease && $before->faceCount() > 1 && self::isFolded($before)) {
+        if ($step->kind === FoldKind::Crease && $before->faceCount() > 1 && $before->isFolded()) {
             $found[] = self::variant(FaultKind::GuideLeft, $step, ['kind' => FoldKind::Valley]);
         }
         foreach (self::layers($step) as [$kind, $layers]) {
@@ -141,7 +141,7 @@ final readonly class Variants
             'name' => null, 'like' => null,
         ]);
         $found = [];
-        $isSheet = ! self::isFolded($before);
+        $isSheet = ! $before->isFolded();
         $look = Alike::of($before);
         if ($look->halfTurned && ! $isSheet) {
             $found[] = new Variant(FaultKind::HalfTurned, [$turn(M_PI), self::changed($step, [])]);
@@ -250,18 +250,6 @@ final readonly class Variants
             ])],
             default => [],
         };
-    }
-
-    /** Whether anything of it is folded: a sheet with open creases is not. */
-    public static function isFolded(FoldedState $state): bool
-    {
-        foreach ($state->pattern->creases() as $edge) {
-            if ($edge->assignment->isFolded()) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     /** @param  array<string, mixed>  $with */

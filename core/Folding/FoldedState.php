@@ -147,6 +147,18 @@ final readonly class FoldedState
         );
     }
 
+    /** Whether anything of it is folded: a sheet with open creases is not. */
+    public function isFolded(): bool
+    {
+        foreach ($this->pattern->edges as $edge) {
+            if ($edge->assignment->isFolded()) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     public function faceCount(): int
     {
         return $this->pattern->faceCount();

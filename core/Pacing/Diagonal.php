@@ -27,10 +27,8 @@ final class Diagonal
             foreach (self::along($step) as $diagonal) {
                 $found[$diagonal] ??= $step->step->number;
             }
-            foreach ($step->after->pattern->edges as $edge) {
-                if ($edge->assignment->isFolded()) {
-                    break 2; // what follows goes through several layers
-                }
+            if ($step->after->isFolded()) {
+                break; // what follows goes through several layers
             }
         }
 

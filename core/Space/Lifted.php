@@ -14,7 +14,7 @@ use Cathedra\Core\Geometry\Point;
  */
 final readonly class Lifted
 {
-    /** Degrees by which a leaf is opened, tried in this order (as measured on the tucks of the library). */
+    /** Degrees by which a leaf is opened, tried in this order: the least that lets the part through is taken. */
     private const ANGLES = [40, 60, 75, 90, 110, 130, 150];
 
     /** Degrees by which leaves that lie over it are opened more. */

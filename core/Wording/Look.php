@@ -135,9 +135,9 @@ final readonly class Look
             in_array($shape, self::NAMELESS, true) ? null : $words->say('looks', 'shape', [
                 'shape' => $words->say('shapes', $shape->value),
             ]),
-            ...($self->isFolded() ? $self->pockets() : []),
+            ...($state->isFolded() ? $self->pockets() : []),
             ...($state->faceCount() === 1 ? [] : [...$self->points(), ...$self->creases()]),
-            ...($self->isFolded() ? $self->edges() : []),
+            ...($state->isFolded() ? $self->edges() : []),
             $self->side(),
             $self->anatomy->isSymmetric() ? $words->say('looks', 'symmetric') : null,
         ];
@@ -214,13 +214,6 @@ final readonly class Look
         };
 
         return $key === null ? [] : [$this->words->say('looks', $key)];
-    }
-
-    private function isFolded(): bool
-    {
-        $edges = $this->anatomy->state->pattern->edges;
-
-        return array_filter($edges, static fn (Edge $edge): bool => $edge->assignment->isFolded()) !== [];
     }
 
     private function isOpen(Edge $edge): bool

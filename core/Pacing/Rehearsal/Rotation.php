@@ -11,7 +11,7 @@ namespace Cathedra\Core\Pacing\Rehearsal;
  */
 final class Rotation
 {
-    /** Odd steps through the played rounds, one for each group in turn, so that no two walk together. */
+    /** Steps through the played rounds, one for each group in turn, so that no two walk together. */
     private const STRIDES = [1, 7, 13, 29, 37, 53, 67, 83, 97, 113];
 
     /** @param  Answer  $round  of one group, from the first minute of the lesson */
@@ -56,10 +56,24 @@ final class Rotation
         );
     }
 
-    /** Which of the played rounds is the one of a group in a run; sorted ones are walked through in odd strides. */
+    /** Which of the played, sorted rounds is the one of a group in a run; each comes once to each group. */
     private static function played(int $run, int $group, int $runs): int
     {
-        return ($run * self::STRIDES[$group % count(self::STRIDES)] + $group * intdiv($runs, 3)) % $runs;
+        $stride = self::STRIDES[$group % count(self::STRIDES)];
+        while (self::sharesFactor($stride, $runs)) {
+            $stride++; // else a group would only walk through some of them
+        }
+
+        return ($run * $stride + $group * intdiv($runs, 3)) % $runs;
+    }
+
+    private static function sharesFactor(int $a, int $b): bool
+    {
+        while ($b !== 0) {
+            [$a, $b] = [$b, $a % $b];
+        }
+
+        return $a > 1;
     }
 
     /**

@@ -157,6 +157,7 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
           @click="unsplit.mutate(second.id)"
           >{{ t('forecast.undo') }}</v-btn
         >
+        <span v-if="unsplit.error.value" class="warn" role="alert">{{ unsplit.error.value.message }}</span>
       </p>
       <Policies :lesson="lesson" @change="change" />
       <p class="quiet">

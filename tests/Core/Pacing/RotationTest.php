@@ -59,6 +59,19 @@ final class RotationTest extends TestCase
         self::assertSame($round->holds, $all->holds);
     }
 
+    /** Whatever the number of runs, each group walks through every played round: the mean is exact. */
+    public function testEveryPlayedRoundComesOnceToEachGroup(): void
+    {
+        foreach ([1, 2, 7, 40, 49, 91, 250] as $runs) {
+            $steps = array_fill(0, 4, new Step(5.0, 30.0, 0.1, 20.0, false));
+            $one = new Setting(5, 1, 1.0, 0.4, 0.3, 1.0, 2.0, null, $steps);
+            $chance = Rehearsal::chance($one, $runs, 3);
+            $mean = Rehearsal::of($one, $chance)->mean();
+            $all = Rehearsal::of($one->with(['rounds' => 12]), $chance);
+            self::assertEqualsWithDelta(12 * $mean, $all->mean(), 1e-6 * $mean, "$runs runs");
+        }
+    }
+
     /** @return iterable<string, array{int, int}> learners, rounds of six at most */
     public static function rooms(): iterable
     {
