@@ -13,6 +13,7 @@ use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverDimension;
 use Facebook\WebDriver\WebDriverExpectedCondition;
+use Facebook\WebDriver\WebDriverKeys;
 
 /** Headless Chromium with a fresh profile, and the few gestures the browser tests and bin/screenshots need. */
 final class Browser
@@ -142,6 +143,16 @@ final class Browser
                 'f.dispatchEvent(new Event("change", {bubbles: true}));',
             [$field, $text],
         );
+
+        return $this;
+    }
+
+    /** Types over what stands in a field, as a person does: all of it marked, then keys. */
+    public function retype(string $css, string $text): self
+    {
+        $this->find($css)->click();
+        $this->driver->getKeyboard()->sendKeys([WebDriverKeys::CONTROL, 'a']);
+        $this->driver->getKeyboard()->sendKeys([WebDriverKeys::NULL, $text]);
 
         return $this;
     }

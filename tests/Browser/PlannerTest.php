@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\Interactions\WebDriverActions;
+use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 
@@ -23,10 +24,12 @@ final class PlannerTest extends BrowserTestCase
         $b->saying('What do you teach?', 'h1');
         // four inputs and one press
         foreach (['Learners' => '10', 'Years' => '9', 'Minutes' => '50'] as $label => $value) {
-            $field = $b->find("input[aria-label='$label']");
-            $field->clear();
-            $field->sendKeys($value);
+            $b->retype("input[aria-label='$label']", $value);
         }
+        self::assertSame(['10', '9', '50'], array_map(
+            static fn (RemoteWebElement $field): string => (string) $field->getDomProperty('value'),
+            $this->all('.sentence input'),
+        ), 'what was typed stands there');
         $b->until(fn (): bool => $this->all('.offers button:not(:disabled)') !== [], 'models are offered');
         $b->until(fn (): bool => $this->all('.offers.old') === [], 'for what was asked');
         usleep(600_000); // the sentence is settled
@@ -82,9 +85,7 @@ final class PlannerTest extends BrowserTestCase
 
         // a time that the lead knows better, and a checkpoint
         $this->all('.run .why')[1]->click();
-        $field = $b->find('.because input[type=number]');
-        $field->clear();
-        $field->sendKeys('200'.WebDriverKeys::TAB);
+        $b->retype('.because input[type=number]', '200')->press(WebDriverKeys::TAB);
         $b->saying('Folded: 200 s, as you say', 'small');
         $b->click('All wait for all after it', 'label');
         $b->until(fn (): bool => in_array('All caught up 1', $this->sheet(), true), 'a checkpoint after step 2');

@@ -6,6 +6,7 @@ import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { answer, client, Problem } from '../api/client'
 import { useFirstOffers, useMe, useModels } from '../api/queries'
+import AskState from '../parts/AskState.vue'
 import FoldPicture from '../parts/FoldPicture.vue'
 import { later, wallNow } from '../parts/clock'
 import FitOf from './FitOf.vue'
@@ -61,7 +62,11 @@ async function make(model: string) {
     <p v-for="[at, why] in Object.entries(fields)" :key="at" class="warn" role="alert">{{ why }}</p>
     <p v-if="problem" class="warn" role="alert">{{ problem }}</p>
     <h2>{{ t('first.answer') }}</h2>
-    <p v-if="offers.isFetching.value" class="quiet" role="status">{{ t('first.coming') }}</p>
+    <AskState
+      v-if="offers.error.value && Object.keys(fields).length === 0"
+      :error="offers.error.value"
+      @again="offers.refetch()" />
+    <p v-else-if="offers.isFetching.value" class="quiet" role="status">{{ t('first.coming') }}</p>
     <p v-else-if="offers.data.value?.length === 0" class="warn" role="status">{{ t('first.none') }}</p>
     <div class="offers" :class="{ old: offers.isFetching.value }">
       <button
