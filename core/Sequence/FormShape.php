@@ -28,6 +28,9 @@ enum FormShape: string
     /** The ball blown up from the triangle base, its walls flat. */
     case BlownCube = 'blown-cube';
 
+    /** The boat, its loose tips drawn apart. */
+    case DrawnBoat = 'drawn-boat';
+
     /** Flaps rolled round a pencil. */
     case Curl = 'curl';
 }

@@ -78,6 +78,16 @@ final readonly class Between
                 }
             }
         }
+        $curled = Curled::of($passage, $turn);
+        if ($curled === null) {
+            return null;
+        }
+        foreach ($curled->ways() as $frames) {
+            $piece = self::acceptable(self::piece($curled->passage, $frames)->thinned());
+            if ($piece !== null) {
+                return $piece;
+            }
+        }
 
         return null;
     }

@@ -23,6 +23,7 @@ final class Shapes
             Name::CornerPyramid => CornerPyramid::of($flat),
             Name::LeafPyramid => LeafPyramid::of($flat),
             Name::BlownCube => BlownCube::of($flat),
+            Name::DrawnBoat => DrawnBoat::of($flat),
             Name::Curl => Curl::of($flat, $form->curls ?? 'bottom'),
         };
     }

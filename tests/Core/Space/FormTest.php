@@ -37,6 +37,12 @@ final class FormTest extends TestCase
         yield 'square pyramid' => ['square-pyramid', 150.0, ['width' => 62.132, 'height' => 68.2635, 'slope' => 75.0]];
         yield 'waterbomb' => ['waterbomb', 160.0, ['width' => 40.0, 'depth' => 40.0, 'height' => 40.0]];
         // Corners at 50 degrees: h = 37.5, twice h cos 50 apart, and root 2 h sin 50 high.
+        // From 297 x 210 the square before the last step has a side s of 105. The keel opens by b = 0.36 s = 37.8 to
+        // either side, so the peak stands h = root(105^2 - 37.8^2) = 97.96 over it. The fold at 0.7 lies
+        // v = (h^2 - b^2 - 0.4 s^2) / 2 h = 19.178 up and u = root(0.58 s^2 - v^2 - b^2) = 67.808 out, 70.467 from the
+        // keel. The tip is h from the keel and 0.3 root 2 s = 44.548 from the fold, so at atan(v / u) +
+        // acos((h^2 + 70.467^2 - 44.548^2) / (2 h 70.467)) = 15.792 + 24.355 degrees: 2 h cos 40.147 from the other.
+        yield 'boat' => ['hat-and-boat', 210.0, ['depth' => 75.6, 'height' => 97.96, 'width' => 149.7583]];
         yield 'fortune teller' => ['fortune-teller', 150.0, ['width' => 48.2091, 'height' => 40.6256]];
     }
 
