@@ -21,7 +21,7 @@ final readonly class SpaceScene
     /** How far one layer is set off, as a share of the shorter side; the whole stack is never thicker than STACK. */
     private const LAYER = 0.0012;
 
-    private const STACK = 0.03;
+    private const STACK = 0.012;
 
     /** Where the light comes from, in the picture: from the left, above and before. */
     private const LIGHT = [-0.36, 0.45, 0.82];

@@ -107,6 +107,23 @@ final class FormTest extends TestCase
         }
     }
 
+    /**
+     * Half way from 0 to 1 roof and floor slope so that the cosine is 1/2: with an eighth of 160 mm e = 20 the ball is
+     * 2 e (1 + 1/2) = 60 high, 2 e root 3/4 = 34.641 deep, and 2 e = 40 wide.
+     */
+    public function testABallIsBlownUpWithoutStretchingPaper(): void
+    {
+        $model = self::model('waterbomb', 160.0);
+        $form = StepMotion::form($model->steps[count($model->steps) - 1]);
+        self::assertIsArray($form);
+        self::assertCount(9, $form[0]->at);
+        $half = array_values($form[0]->at[4]);
+        foreach ([40.0, 60.0, 34.641] as $axis => $mm) {
+            self::assertEqualsWithDelta($mm, self::span(array_column($half, $axis)), 1e-3);
+        }
+        self::assertLessThan(1e-9, $form[0]->strain());
+    }
+
     /** Neighbours of a fan held at one end: the outermost creases stand 70 degrees apart. */
     public function testAFanSpreadsFromItsHeldEnd(): void
     {
@@ -166,7 +183,8 @@ final class FormTest extends TestCase
     public static function everyForm(): iterable
     {
         foreach (['corner' => 'square-box', 'strip' => 'oblong-box', 'beaks' => 'fortune-teller', 'fan' => 'fan',
-            'cube corner' => 'pyramid', 'leaves' => 'square-pyramid'] as $name => $slug) {
+            'cube corner' => 'pyramid', 'leaves' => 'square-pyramid', 'ball' => 'waterbomb',
+            'boat' => 'hat-and-boat'] as $name => $slug) {
             foreach ([43.7, 150.0, 611.0] as $side) {
                 yield "$name $side" => [$slug, $side];
             }
