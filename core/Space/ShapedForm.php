@@ -24,6 +24,9 @@ final class ShapedForm
 
     private const MOST = 96;
 
+    /** Radians. */
+    private const ROUNDING = 0.01;
+
     /** Degrees; a bend that is less is not drawn, for paper is round there. */
     private const SEEN = 25.0;
 
@@ -68,9 +71,6 @@ final class ShapedForm
     {
         $mesh = $this->passage->mesh;
         $before = Piece::ranks($this->passage->before, $mesh->from);
-        if ($this->shape->stages() === 0) {
-            return $this->still($before);
-        }
         $start = $this->moment(0.0);
         $off = $start === null ? INF : max(0.0, ...array_map(Vector::far(...), $start, $this->passage->start));
         if ($start === null || $off > self::MEETS * $mesh->side / 150) {
@@ -100,30 +100,6 @@ final class ShapedForm
         }
 
         return $pieces;
-    }
-
-    /**
-     * A form to which no way is known: one moment.
-     *
-     * @param  array<int, int>  $before
-     * @return list<Piece>|string
-     */
-    private function still(array $before): array|string
-    {
-        $end = $this->moment(0.0);
-        if ($end === null) {
-            return 'the flat state is not the one that this form is made of';
-        }
-        $mesh = $this->passage->mesh;
-        $angles = $this->angles([$end], array_map(static fn (array $h): float => $h['start'], $mesh->hinges));
-        $ranks = Layers::at($mesh, [$end], $before);
-        $piece = new Piece($this->meshFor($angles, $angles), [$end], $ranks, $ranks);
-
-        return Between::isPaper($piece) ? [$piece] : sprintf(
-            'paper would be stretched by %.1f %% or stand %.2f mm in paper',
-            100 * $piece->strain(),
-            $piece->depth(),
-        );
     }
 
     /**
@@ -194,6 +170,8 @@ final class ShapedForm
                 $raw = BarsAndHinges::angleOf($points[$a], $points[$b], $points[$left], $points[$right]);
                 $turn = fmod($raw - $angles[$i] + 5 * M_PI, 2 * M_PI) - M_PI;
                 $angles[$i] += $turn;
+                // paper folds by half a turn at most: a fold that rolled over a line leaves it flat
+                $angles[$i] -= abs($angles[$i]) > M_PI + self::ROUNDING ? 2 * M_PI * ($angles[$i] <=> 0) : 0.0;
             }
         }
 

@@ -102,11 +102,12 @@ final class MotionJudge
     private static function sides(array $frame, float $least): array
     {
         $at = $frame['vertices_coords'];
+        $middles = self::middles($frame);
         $sides = [];
         foreach ($frame['faces_vertices'] as $j => $face) {
             $corners = array_map(static fn (int $v): array => $at[$v], $face);
             $normal = self::normal($corners);
-            foreach (self::middles($frame) as $i => $middle) {
+            foreach ($middles as $i => $middle) {
                 if ($i === $j) {
                     continue;
                 }

@@ -146,7 +146,8 @@ final readonly class BlownCube implements Shape
             $left = self::left($place, $quarter);
             $next = $this->roles[($quarter + 1) % 4][0]; // counterclockwise of it: in front or behind
             $half = self::left($from, $quarter) > 0 ? 1 : -1;
-            [$out, $low, $forward] = $this->side($far, $half * $left, $along ? abs($from->x) : abs($from->y), $aside, $c);
+            $down = $along ? abs($from->x) : abs($from->y);
+            [$out, $low, $forward] = $this->side($far, $half * $left, $down, $aside, $c);
 
             return $this->onTable([$low, $sign * $out, $next * $half * $forward]);
         }

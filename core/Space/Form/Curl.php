@@ -11,7 +11,8 @@ use Cathedra\Core\Geometry\Point;
 /**
  * Flaps that end in corners of the sheet, each rolled softly: from a length before its tip on it lies round a
  * pencil. In strips, exact: a strip's heading is that of the arc at its middle. What hangs together beyond the line
- * where the curl begins is curled as one stack; toward the folder where the tip lies on top, else away.
+ * where the curl begins is curled as one stack; toward the folder where the tip lies on top, else away. A flap that
+ * lies between others and is folded in half cannot roll; it is bent aside (`Bend`).
  *
  * @phpstan-type Roll array{faces: array<int, true>, line: Line, up: float}
  */
@@ -27,9 +28,14 @@ final readonly class Curl implements Shape
     /**
      * @param  list<Roll>  $rolls  faces: those of the flap that reach beyond the line; line: on the table, its positive
      *     side that of the tip; up: 1 or -1
+     * @param  list<Bend>  $bends  flaps between others, folded in half: they cannot roll, but are bent aside
      */
-    private function __construct(private FoldedState $flat, private array $rolls, private float $side)
-    {
+    private function __construct(
+        private FoldedState $flat,
+        private array $rolls,
+        private array $bends,
+        private float $side,
+    ) {
     }
 
     /**
@@ -51,15 +57,19 @@ final readonly class Curl implements Shape
                 $far[$k] = $flat->placements[$tips[0]]->of($corners[$k])->dot($toward);
             }
         }
-        $rolls = [];
+        $rolls = $bends = [];
         foreach ($far as $k => $reach) {
             if ($reach > max([-INF, ...$far]) - 1e-3 * $side && isset($corners[$k])) {
-                $rolls[] = self::roll($flat, $corners[$k], self::LENGTH * $side);
+                $roll = self::roll($flat, $corners[$k], self::LENGTH * $side);
+                $bend = $roll === null
+                    ? Bend::of($flat, $corners[$k], self::facesAt($flat, $corners[$k]), self::LENGTH * $side)
+                    : null;
+                $roll === null || $rolls[] = $roll;
+                $bend === null || $bends[] = $bend;
             }
         }
-        $rolls = array_values(array_filter($rolls));
 
-        return $rolls === [] ? null : new self($flat, $rolls, $side);
+        return $rolls === [] ? null : new self($flat, $rolls, $bends, $side);
     }
 
     /** @return list<int> the faces that meet in a place of the sheet */
@@ -125,7 +135,7 @@ final readonly class Curl implements Shape
     }
 
     /** @return array<int, true> the faces that hang together with one beyond a line */
-    private static function beyond(FoldedState $flat, int $face, Line $line, float $near): array
+    public static function beyond(FoldedState $flat, int $face, Line $line, float $near): array
     {
         $found = [$face => true];
         $queue = [$face];
@@ -154,6 +164,12 @@ final readonly class Curl implements Shape
                 $lines[] = $back->ofLine(Line::along($on, $line->direction()));
             }
         }
+        foreach ($this->bends as $bend) {
+            if ($bend->has($face)) {
+                $back = $this->flat->placements[$face]->inverse();
+                array_push($lines, ...array_map($back->ofLine(...), $bend->folds()));
+            }
+        }
 
         return $lines;
     }
@@ -175,6 +191,14 @@ final readonly class Curl implements Shape
                 $on = $spot->flat->plus($line->normal->times($out - $d));
 
                 return [$on->x, $on->y, $up * $high];
+            }
+        }
+        foreach ($this->bends as $bend) {
+            if ($bend->has($spot->face)) {
+                $middle = $this->flat->placements[$spot->face]->of($spot->middle);
+                $at = $bend->at($spot->flat, $middle, $progress);
+
+                return [$at->x, $at->y, 0.0];
             }
         }
 

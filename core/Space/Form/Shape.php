@@ -15,7 +15,7 @@ interface Shape
     /** @return list<Line> on the sheet: where a face bends that the flat state has no crease for, or rolls along */
     public function bends(int $face): array;
 
-    /** 0: no way is known; then at() says where things are in the form, whatever the progress. */
+    /** At least 1. */
     public function stages(): int;
 
     /**

@@ -179,12 +179,45 @@ final class FormTest extends TestCase
         }
     }
 
+    /**
+     * Four petals, all tips in one place before: those in front and behind curl as above; those at the sides are bent
+     * 31.5 mm before the tip at 30 degrees to their ridge, so their tips turn by 60: 31.5 sin 60 = 27.28 aside, and
+     * 31.5 cos 60 - 31.5 = 15.75 lower. A fold that rolled down leaves no crease but the last.
+     */
+    public function testAllPetalsOfALilyGoOutward(): void
+    {
+        $model = self::model('lily', 150.0);
+        $step = $model->steps[count($model->steps) - 1];
+        $form = StepMotion::form($step);
+        self::assertIsArray($form);
+        $mesh = $form[0]->mesh;
+        $corners = [];
+        foreach ($mesh->sheet as $vertex => [$x, $y]) {
+            if (in_array($x, [0.0, 150.0], true) && in_array($y, [0.0, 150.0], true)) {
+                $corners[] = [$form[0]->at[0][$vertex], $form[0]->at[count($form[0]->at) - 1][$vertex]];
+            }
+        }
+        self::assertCount(4, $corners);
+        $moved = array_map(static fn (array $c): array => array_map(
+            static fn (float $mm): float => round($mm, 2),
+            self::minus($c[1], $c[0]),
+        ), $corners);
+        usort($moved, static fn (array $a, array $b): int => [$a[0], $a[2]] <=> [$b[0], $b[2]]);
+        self::assertSame([-27.28, -15.75, 0.0], array_map(static fn (float $v): float => $v + 0.0, $moved[0]));
+        self::assertSame([27.28, -15.75, 0.0], array_map(static fn (float $v): float => $v + 0.0, $moved[3]));
+        self::assertEqualsWithDelta(-22.8, $moved[1][2], 0.2);
+        self::assertEqualsWithDelta(22.8, $moved[2][2], 0.2);
+        foreach ($mesh->hinges as $hinge) {
+            self::assertLessThan(M_PI + 0.02, abs($hinge['end']));
+        }
+    }
+
     /** @return iterable<string, array{string, float}> */
     public static function everyForm(): iterable
     {
         foreach (['corner' => 'square-box', 'strip' => 'oblong-box', 'beaks' => 'fortune-teller', 'fan' => 'fan',
             'cube corner' => 'pyramid', 'leaves' => 'square-pyramid', 'ball' => 'waterbomb',
-            'boat' => 'hat-and-boat'] as $name => $slug) {
+            'boat' => 'hat-and-boat', 'petals' => 'lily'] as $name => $slug) {
             foreach ([43.7, 150.0, 611.0] as $side) {
                 yield "$name $side" => [$slug, $side];
             }
