@@ -48,7 +48,8 @@ final readonly class PaperLevers
         $side = $item->side ?? min($own->width_mm, $own->height_mm);
         $most = min($own->width_mm, $own->height_mm) - 2 * $own->trim_mm;
         $larger = min($most, self::WHOLE * ceil(self::LARGER * $side / self::WHOLE));
-        if ($item->facts->ratio !== 1.0 || $larger < $side + self::WHOLE) {
+        $suffices = $own->count === null || $own->count * self::squares($own, $larger) >= $lesson->learners();
+        if ($item->facts->ratio !== 1.0 || $larger < $side + self::WHOLE || ! $suffices) {
             return null;
         }
 
@@ -56,6 +57,14 @@ final readonly class PaperLevers
             'side' => $larger,
             'hardPaper' => $this->isHard($lesson, $item, $own, $larger),
         ]), title: $this->measure->say($larger), mm: $larger);
+    }
+
+    /** Squares of one sheet, cut in rows. */
+    private static function squares(Stock $stock, float $side): int
+    {
+        $along = static fn (float $mm): int => (int) floor(($mm - 2 * $stock->trim_mm) / $side);
+
+        return $along($stock->width_mm) * $along($stock->height_mm);
     }
 
     /** The first of the cupboard that folds the model well enough, where the lesson's own folds it hardly. */

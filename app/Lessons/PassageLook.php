@@ -43,7 +43,8 @@ final readonly class PassageLook
 
     /**
      * The end of each; where the ends look alike the hardest moment of each that no other has, and of a choice what its
-     * ways begin with, or what follows the first of its steps, its own or a later one.
+     * ways begin with, or what follows the first of its steps, its own or a later one; else the first picture in which
+     * they differ at all, such as the range of a length that is chosen by eye.
      *
      * @param  array<string, ModelData>  $models
      * @param  array<string, array{alike: bool, first: int, last: int, steps: list<int>}>  $routes
@@ -71,9 +72,31 @@ final readonly class PassageLook
                     static fn (ModelData $m, array $r): array => self::start($m, ($r['steps'][0] ?? $r['last']) + 1),
                 );
             }
+            if (self::same($pictures)) {
+                $pictures = self::firstThatDiffers($models) ?? $pictures;
+            }
         }
 
         return array_combine($keys, $pictures);
+    }
+
+    /**
+     * The first picture of a step that is not the same by each option.
+     *
+     * @param  array<string, ModelData>  $models
+     * @return list<array<string, mixed>>|null
+     */
+    private static function firstThatDiffers(array $models): ?array
+    {
+        $fewest = min([PHP_INT_MAX, ...array_map(static fn (ModelData $model): int => count($model->steps), $models)]);
+        for ($n = 1; $n <= $fewest; $n++) {
+            $pictures = array_map(static fn (ModelData $m): array => self::start($m, $n), array_values($models));
+            if (! self::same($pictures)) {
+                return $pictures;
+            }
+        }
+
+        return null;
     }
 
     /**
@@ -96,10 +119,14 @@ final readonly class PassageLook
     private static function moment(array $steps, array $others): array
     {
         usort($steps, static fn (StepData $a, StepData $b): int => $b->level <=> $a->level);
-        $known = array_map(static fn (StepData $step): string => self::seen($step->before), $others);
+        $seen = static fn (?array $picture): string => $picture === null ? '' : self::seen($picture);
+        $before = array_map(static fn (StepData $step): string => $seen($step->before), $others);
+        $halfway = array_map(static fn (StepData $step): string => $seen($step->halfway), $others);
         foreach ($steps as $step) {
-            if (! in_array(self::seen($step->before), $known, true)) {
-                return $step->halfway ?? $step->before;
+            if (! in_array($seen($step->before), $before, true)) {
+                return $step->halfway === null || in_array($seen($step->halfway), $halfway, true)
+                    ? $step->before
+                    : $step->halfway;
             }
         }
 

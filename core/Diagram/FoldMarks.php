@@ -47,6 +47,22 @@ final readonly class FoldMarks
     }
 
     /**
+     * Between which lines a fold lies whose length is chosen by eye.
+     *
+     * @param  list<Action>  $range
+     * @return list<SceneFold>
+     */
+    public static function range(array $range): array
+    {
+        $inFront = array_filter($range, static fn (Action $action): bool => ! $action->behind);
+
+        return array_map(
+            static fn (array $fold): array => ['kind' => 'range'] + $fold,
+            array_merge(...array_map(self::lines(...), array_values($inFront))),
+        );
+    }
+
+    /**
      * @param  'valley'|'mountain'|'cut'  $kind
      * @return SceneFold
      */

@@ -14,7 +14,7 @@ namespace Cathedra\Core\Diagram;
  * @phpstan-type SceneTile array{points: list<Pair>, side: 'front'|'back', shade: int}
  * @phpstan-type TileItem array{type: 'tile', tile: SceneTile}
  * @phpstan-type SceneItem array{type: 'face', face: SceneFace}|array{type: 'line', line: SceneLine}|TileItem
- * @phpstan-type SceneFold array{kind: 'valley'|'mountain'|'cut', from: Pair, to: Pair}
+ * @phpstan-type SceneFold array{kind: 'valley'|'mountain'|'cut'|'range', from: Pair, to: Pair}
  * @phpstan-type SceneArrow array{kind: 'fold'|'fold-unfold'|'behind'|'push'|'open'|'pull', from: Pair, bend: Pair,
  *     to: Pair}
  */

@@ -126,7 +126,8 @@ final class SceneBuilder
     {
         $inFront = array_values(array_filter($step->actions, static fn (Action $a): bool => ! $a->behind));
         $behind = count($inFront) < count($step->actions);
-        $scene = (new self($step->before))->scene($inFront, self::signs($step, $behind), self::pulls($step));
+        $signs = self::signs($step, $behind);
+        $scene = (new self($step->before))->scene($inFront, $signs, self::pulls($step), $step->range);
         $scene = $step->attached === null ? $scene : Attaching::beside($scene, $step, $step->attached);
 
         return $letters && $scene->dots !== [] ? $scene->lettered(FoldMarks::LETTERS) : $scene;
@@ -200,10 +201,11 @@ final class SceneBuilder
      * @param  list<Action>  $actions
      * @param  list<string>  $signs
      * @param  list<SceneArrow>  $arrows  besides those of the actions
+     * @param  list<Action>  $range  with the least and the most of a length chosen by eye
      */
-    private function scene(array $actions, array $signs, array $arrows = []): Scene
+    private function scene(array $actions, array $signs, array $arrows = [], array $range = []): Scene
     {
-        $folds = [];
+        $folds = FoldMarks::range($range);
         $dots = [];
         foreach ($actions as $action) {
             $folds = [...$folds, ...FoldMarks::lines($action)];

@@ -14,6 +14,7 @@ final readonly class FoldedStep
      * @param  Called  $called  parts that had a name before it
      * @param  Attached|null  $attached  the part this step puts on the main piece, where it lies then
      * @param  list<Stage>  $stages  the movements of the paper, one after the other
+     * @param  list<Action>  $range  where a length is chosen by eye: the same with the least and with the most
      */
     public function __construct(
         public Step $step,
@@ -23,6 +24,7 @@ final readonly class FoldedStep
         public Called $called = new Called(),
         public ?Attached $attached = null,
         public array $stages = [],
+        public array $range = [],
     ) {
     }
 }

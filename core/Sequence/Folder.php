@@ -158,6 +158,7 @@ final class Folder
             $this->take($step->part ?? '');
             $before = $this->state;
             $called = $this->called;
+            $range = $step->free === null ? [] : $this->range($step->free);
             $this->do($step, false);
             $this->remember($step, $before);
             $attached = $step->attach === null ? null : $this->attached($step->attach);
@@ -168,7 +169,31 @@ final class Folder
                 : new BadSequence($step->line, $step->number, $e->getMessage(), $place, $e);
         }
 
-        return new FoldedStep($step, $before, $this->state, $this->actions, $called, $attached, $this->stages);
+        return new FoldedStep($step, $before, $this->state, $this->actions, $called, $attached, $this->stages, $range);
+    }
+
+    /**
+     * What a length chosen by eye makes at both ends of its range; each must be possible.
+     *
+     * @return list<Action>
+     */
+    private function range(FreeLength $free): array
+    {
+        $actions = [];
+        foreach (array_combine([$free->from, $free->to], $free->ends) as $share => $end) {
+            $other = $this->branch();
+            try {
+                $other->do($end, false);
+            } catch (CannotFold $e) {
+                throw CannotFold::because(
+                    "As far as $share, where the length chosen by eye ends, it cannot be done: {$e->getMessage()}",
+                    $e->place,
+                );
+            }
+            array_push($actions, ...$other->actions);
+        }
+
+        return $actions;
     }
 
     /** Puts the piece at work aside and takes up another; a part begins with its flat sheet. */

@@ -13,9 +13,22 @@ final readonly class FreeLength
     /** The word that stands for the usual share in the landmarks of its step. */
     public const WORD = 'free';
 
-    /** Shares as they were written, such as 1/5. */
-    private function __construct(public string $from, public string $to, public string $usual)
+    /**
+     * @param  string  $from  as it was written, such as 1/5; so the others
+     * @param  list<Step>  $ends  the step with the least and with the most
+     */
+    private function __construct(
+        public string $from,
+        public string $to,
+        public string $usual,
+        public array $ends = [],
+    ) {
+    }
+
+    /** @param  list<Step>  $ends  the step with the least and with the most */
+    public function between(array $ends): self
     {
+        return new self($this->from, $this->to, $this->usual, $ends);
     }
 
     /**
@@ -23,14 +36,14 @@ final readonly class FreeLength
      * some options only; for the others the usual share is a landmark like any other.
      *
      * @param  callable(array<string, list<mixed>>): bool  $holds  whether the options are taken
-     * @return array{self|null, Reader}
+     * @return array{self|null, Reader, list<Reader>}  the length, the step with the usual share, and with both ends
      *
      * @throws BadSequence when the shares are out of order, or nothing of the step is free
      */
     public static function read(Reader $in, callable $holds): array
     {
         if (! $in->has('by_eye')) {
-            return [null, $in];
+            return [null, $in, []];
         }
         $given = $in->value('by_eye');
         $keys = ['from', 'to', 'usual'];
@@ -53,14 +66,12 @@ final readonly class FreeLength
         if (! ($least < $most && $least <= $share && $share <= $most)) {
             throw $in->bad('by_eye', "The usual share $usual must lie from $from to $to, the smaller one first.");
         }
-        $free = '/\b'.self::WORD.'\b/';
+        $with = static fn (string $given): Reader => $in->rewritten(
+            static fn (string $text): string => (string) preg_replace('/\b'.self::WORD.'\b/', $given, $text),
+        ) ?? throw $in->bad('by_eye', 'Nothing of this step is "'.self::WORD.'"; write it in place of a share.');
+        $length = $asked === [] || $holds($asked) ? new self($from, $to, $usual) : null;
 
-        return [
-            $asked === [] || $holds($asked) ? new self($from, $to, $usual) : null,
-            $in->rewritten(
-                static fn (string $text): string => (string) preg_replace($free, $usual, $text),
-            ) ?? throw $in->bad('by_eye', 'Nothing of this step is "'.self::WORD.'"; write it in place of a share.'),
-        ];
+        return [$length, $with($usual), $length === null ? [] : [$with($from), $with($to)]];
     }
 
     /**

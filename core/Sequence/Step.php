@@ -67,13 +67,13 @@ final readonly class Step
     }
 
     /**
-     * The same step with some of its properties changed.
+     * The same step with some of its properties changed; a length chosen by eye is the usual one then.
      *
      * @param  array<string, mixed>  $changes  by property
      */
     public function with(array $changes): self
     {
-        return new self(...array_values([...get_object_vars($this), ...$changes]));
+        return new self(...array_values([...get_object_vars($this), 'free' => null, ...$changes]));
     }
 
     public function label(): string

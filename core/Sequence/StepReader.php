@@ -32,9 +32,11 @@ final readonly class StepReader
      */
     public static function read(Reader $in, int $number, ?string $part, array $parts, callable $holds): Step
     {
-        [$free, $in] = FreeLength::read($in, $holds);
+        [$free, $in, $ends] = FreeLength::read($in, $holds);
+        $with = static fn (Reader $in, ?FreeLength $free): Step => (new self($in, $number, $part, $parts))->step($free);
+        $ends = array_map(static fn (Reader $end): Step => $with($end, null), $ends);
 
-        return (new self($in, $number, $part, $parts))->step($free);
+        return $with($in, $free?->between($ends));
     }
 
     private function step(?FreeLength $free): Step

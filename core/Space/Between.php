@@ -8,7 +8,8 @@ use Cathedra\Core\Folding\FoldedState;
 
 /**
  * The motion from one flat state to the next: the model turned as a whole, a half turn of flaps, or paper that settles.
- * What would stretch paper, jump, or push it through itself is no motion: then there is none.
+ * What would stretch paper, jump, or push it through itself is no motion, nor what gets through between two moments:
+ * then there is none.
  */
 final readonly class Between
 {
@@ -23,6 +24,9 @@ final readonly class Between
 
     /** Moments of a turn are so far apart at most, as a share of the shorter side. */
     private const STRIDE = 0.135;
+
+    /** The same where paper goes through a narrow gap that other paper leaves open. */
+    private const NARROW = 0.04;
 
     /** Null when no way was found that paper could go. */
     public static function of(FoldedState $before, FoldedState $after): ?Piece
@@ -40,7 +44,7 @@ final readonly class Between
         foreach (Relaxed::ways($passage) as $settled) {
             if ($settled->lands) {
                 $piece = self::acceptable(self::piece($passage, $settled->frames)->thinned());
-                if ($piece !== null) {
+                if ($piece !== null && Sides::areKept($passage, $piece->at)) {
                     return $piece;
                 }
             }
@@ -61,10 +65,10 @@ final readonly class Between
     /** A tuck: paper in the way is opened first. */
     private static function lifted(Passage $passage, HalfTurn $turn): ?Piece
     {
-        $stride = self::STRIDE * $passage->mesh->side;
+        $stride = self::NARROW * $passage->mesh->side;
         foreach (Lifted::ways($passage, $turn, $stride) as $frames) {
             $piece = self::acceptable(self::piece($passage, $frames));
-            if ($piece !== null) {
+            if ($piece !== null && Sides::areKept($passage, $piece->at)) {
                 return $piece->thinned();
             }
         }
@@ -73,7 +77,7 @@ final readonly class Between
             $again = HalfTurn::of($bent);
             foreach ($again === null ? [] : Lifted::ways($bent, $again, $stride, $chord->line) as $frames) {
                 $piece = self::acceptable(self::piece($bent, $frames));
-                if ($piece !== null) {
+                if ($piece !== null && Sides::areKept($bent, $piece->at)) {
                     return $piece->thinned();
                 }
             }
@@ -83,9 +87,10 @@ final readonly class Between
             return null;
         }
         foreach ($curled->ways() as $frames) {
-            $piece = self::acceptable(self::piece($curled->passage, $frames)->thinned());
+            // the mouth of the pocket is as wide as paper is thin: what goes through it is not asked for its side
+            $piece = self::acceptable(self::piece($curled->passage, $frames));
             if ($piece !== null) {
-                return $piece;
+                return $piece->thinned();
             }
         }
 

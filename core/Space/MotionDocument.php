@@ -50,10 +50,11 @@ final class MotionDocument
         $pieces = $motion->pieces !== [] ? $motion->pieces : self::ends($step);
         $moments = array_sum(array_map(static fn (Piece $p): int => count($p->at), $pieces));
         $frames = [];
-        foreach ($pieces as $piece) {
+        foreach ($pieces as $movement => $piece) {
             foreach ($piece->at as $points) {
                 $frames[] = self::frame($piece, $points, [
                     'cathedra:step' => ['number' => $step->step->number, 'fold' => $step->step->kind->value],
+                    'cathedra:movement' => $movement + 1,
                     'cathedra:t' => round(count($frames) / max(1, $moments - 1), 6),
                     ...$motion->moves() ? [] : ['cathedra:still' => true],
                 ]);

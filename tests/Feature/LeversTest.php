@@ -22,6 +22,17 @@ final class LeversTest extends TestCase
         self::assertArrayNotHasKey('larger', $this->levers($id), 'a sheet gives no square of 215');
     }
 
+    /** An office sheet gives two squares of 120 mm: five sheets are too few for twelve learners, six suffice. */
+    public function testLargerSquaresAreOfferedOnlyWhereTheSheetsSuffice(): void
+    {
+        $this->room(12);
+        foreach ([5 => false, 6 => true] as $sheets => $isOffered) {
+            $stock = $this->stock("Of $sheets sheets", 80, $sheets);
+            $id = $this->planned(['models' => [['model' => 'crane', 'side_mm' => 80]], 'stock_ids' => [$stock]]);
+            self::assertSame($isOffered, isset($this->levers($id)['larger']), "$sheets sheets");
+        }
+    }
+
     public function testOtherPaperOfTheCupboardThatFoldsBetter(): void
     {
         $this->room(12);

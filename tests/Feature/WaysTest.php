@@ -44,6 +44,9 @@ final class WaysTest extends TestCase
         self::assertSame([true, [1, 2]], [$open['alike'], array_column($open['options'], 'steps')]);
         self::assertNotSame($open['options'][0]['picture'], $open['options'][1]['picture']);
         self::assertSame([true, [2, 2]], [$angle['alike'], array_column($angle['options'], 'steps')]);
+        [$mark, $eye] = array_column($angle['options'], 'picture');
+        $dotted = static fn (array $p): bool => in_array('range', array_column($p['marks'], 'style'), true);
+        self::assertSame([false, true], [$dotted($mark), $dotted($eye)], 'how far it may go is drawn');
         self::assertStringStartsWith('For steady hands', $wings['options'][1]['when']);
 
         // The minutes are those that a lesson planned so needs.

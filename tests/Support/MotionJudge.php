@@ -13,7 +13,7 @@ use Cathedra\Core\Geometry\Point;
  *
  * @phpstan-type Frame array{vertices_coords: list<list<float>>, faces_vertices: list<list<int>>,
  *     edges_vertices: list<list<int>>, edges_foldAngle: list<float>, 'cathedra:vertices_sheet': list<list<float>>,
- *     'cathedra:t': float}
+ *     'cathedra:t': float, 'cathedra:movement': int}
  */
 final class MotionJudge
 {
@@ -107,12 +107,15 @@ final class MotionJudge
         foreach ($frame['faces_vertices'] as $j => $face) {
             $corners = array_map(static fn (int $v): array => $at[$v], $face);
             $normal = self::normal($corners);
+            [$nx, $ny, $nz] = $normal;
+            $level = $nx * $corners[0][0] + $ny * $corners[0][1] + $nz * $corners[0][2];
+            $walls = self::walls($corners, $normal);
             foreach ($middles as $i => $middle) {
-                if ($i === $j) {
+                $off = $nx * $middle[0] + $ny * $middle[1] + $nz * $middle[2] - $level;
+                if (abs($off) <= $least || abs($off) >= 10 * $least || $i === $j) {
                     continue;
                 }
-                $off = self::dot($normal, self::minus($middle, $corners[0]));
-                if (abs($off) > $least && abs($off) < 10 * $least && self::isOver($middle, $corners, $normal)) {
+                if (self::isWithin($middle, $walls)) {
                     $sides["$i $j"] = $off > 0;
                 }
             }
@@ -136,13 +139,15 @@ final class MotionJudge
                 0.0,
             );
         }, $frame['faces_vertices']);
+        $middles = self::middles($frame);
         $sides = [];
         foreach ($frame['faces_vertices'] as $j => $face) {
             $corners = array_map(static fn (int $v): array => $at[$v], $face);
             $normal = self::normal($corners);
-            foreach (self::middles($frame) as $i => $middle) {
+            $walls = self::walls($corners, $normal);
+            foreach ($middles as $i => $middle) {
                 [$one, $other] = [$on[$i], $on[$j]];
-                if ($one === null || $other === null || $one === $other || ! self::isOver($middle, $corners, $normal)) {
+                if ($one === null || $other === null || $one === $other || ! self::isWithin($middle, $walls)) {
                     continue;
                 }
                 $above = $state->order->above($one, $other);
@@ -171,15 +176,31 @@ final class MotionJudge
     }
 
     /**
-     * @param  list<float>  $p
+     * Planes through the edges of a triangle, upright on it: inward normals, and how far along them the edges are.
+     *
      * @param  list<list<float>>  $corners
      * @param  list<float>  $normal
+     * @return list<array{float, float, float, float}>
      */
-    private static function isOver(array $p, array $corners, array $normal): bool
+    private static function walls(array $corners, array $normal): array
     {
+        $walls = [];
         foreach ([[0, 1], [1, 2], [2, 0]] as [$i, $j]) {
-            $inward = self::cross($normal, self::minus($corners[$j], $corners[$i]));
-            if (self::dot($inward, self::minus($p, $corners[$i])) < 0) {
+            [$x, $y, $z] = self::cross($normal, self::minus($corners[$j], $corners[$i]));
+            $walls[] = [$x, $y, $z, self::dot([$x, $y, $z], $corners[$i])];
+        }
+
+        return $walls;
+    }
+
+    /**
+     * @param  list<float>  $p
+     * @param  list<array{float, float, float, float}>  $walls
+     */
+    private static function isWithin(array $p, array $walls): bool
+    {
+        foreach ($walls as [$x, $y, $z, $least]) {
+            if ($x * $p[0] + $y * $p[1] + $z * $p[2] < $least) {
                 return false;
             }
         }

@@ -11,8 +11,15 @@ const { t } = useI18n()
   <div class="page" role="status">
     <template v-if="error"
       ><p class="warn">{{ error.message }}</p>
-      <v-btn class="mt-4" color="primary" @click="$emit('again')">{{ t('app.again') }}</v-btn></template
+      <p class="ways-on">
+        <v-btn color="primary" @click="$emit('again')">{{ t('app.again') }}</v-btn>
+        <router-link to="/">{{ t('lost.back') }}</router-link>
+      </p></template
     >
     <p v-else class="quiet">{{ t('app.loading') }}</p>
   </div>
 </template>
+
+<style scoped>
+.ways-on { display: flex; align-items: center; gap: 18px; flex-wrap: wrap; margin-top: 16px; }
+</style>

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Sequence;
 
+use Cathedra\Core\Diagram\SceneBuilder;
 use Cathedra\Core\Sequence\BadSequence;
 use Cathedra\Core\Sequence\FreeLength;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -23,6 +24,32 @@ final class FreeLengthTest extends TestCase
         $free = $model->steps[0]->step->free;
         self::assertInstanceOf(FreeLength::class, $free);
         self::assertSame(['1/8', '1/3', '1/5'], [$free->from, $free->to, $free->usual]);
+    }
+
+    /**
+     * Strips of an eighth and of a third of 100 mm, turned over along lines 12.5 and 33.33 mm below the upper edge: the
+     * picture has both, dotted, and the usual one, dashed, at 20 mm.
+     */
+    public function testThePictureShowsBothEndsOfTheRange(): void
+    {
+        $step = Folds::steps(sprintf(self::STRIP, '{from: 1/8, to: 1/3, usual: 1/5}'))->steps[0];
+        $at = [];
+        foreach (SceneBuilder::before($step)->folds as $fold) {
+            self::assertEqualsWithDelta($fold['from'][1], $fold['to'][1], 1e-9, 'level');
+            $at[] = $fold['kind'].' '.round(100 - $fold['from'][1], 2);
+        }
+        self::assertSame(['range 12.5', 'range 33.33', 'valley 20'], $at);
+    }
+
+    public function testBothEndsOfTheRangeCanBeFolded(): void
+    {
+        try {
+            Folds::steps('  - {fold: valley, along: line (free from corner top-left to corner bottom-left) to '
+                ."(corner top-right), move: corner top-left, by_eye: {from: 0, to: 1/2, usual: 1/3}}\n");
+            self::fail('taken');
+        } catch (BadSequence $e) {
+            self::assertStringContainsString('As far as 0, where the length chosen by eye ends', $e->getMessage());
+        }
     }
 
     public function testAWordOfANoteIsNotAShare(): void
