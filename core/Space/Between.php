@@ -5,6 +5,11 @@ declare(strict_types=1);
 namespace Cathedra\Core\Space;
 
 use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Space\Settle\Relaxed;
+use Cathedra\Core\Space\Tuck\Chords;
+use Cathedra\Core\Space\Tuck\Curled;
+use Cathedra\Core\Space\Tuck\Lifted;
+use Cathedra\Core\Space\Turn\HalfTurn;
 
 /**
  * The motion from one flat state to the next: the model turned as a whole, a half turn of flaps, or paper that settles.

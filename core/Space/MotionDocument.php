@@ -6,6 +6,7 @@ namespace Cathedra\Core\Space;
 
 use Cathedra\Core\Sequence\FoldedModel;
 use Cathedra\Core\Sequence\FoldedStep;
+use Cathedra\Core\Space\Settle\BarsAndHinges;
 
 /**
  * The motion of a model or of one step as a FOLD 1.2 document: every entry of file_frames is one moment and stands by

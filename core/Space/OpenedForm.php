@@ -7,6 +7,7 @@ namespace Cathedra\Core\Space;
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Space\Turn\RigidTurn;
 
 /**
  * A finished model opened along the creases of some of its steps: wings lifted, pleats spread, hulls drawn apart. What

@@ -10,6 +10,7 @@ use Cathedra\Core\Geometry\Isometry;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
+use Cathedra\Core\Space\Turn\Slide;
 use Closure;
 
 /**

@@ -9,6 +9,7 @@ use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Space\Form\Layers;
 use Cathedra\Core\Space\Form\Shape;
 use Cathedra\Core\Space\Form\Spot;
+use Cathedra\Core\Space\Settle\BarsAndHinges;
 
 /** A finished form by formula as a motion: one piece a stage, all on one mesh. */
 final class ShapedForm

@@ -7,7 +7,7 @@ namespace Cathedra\Core\Space\Form;
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
-use Cathedra\Core\Space\RigidTurn;
+use Cathedra\Core\Space\Turn\RigidTurn;
 use Cathedra\Core\Space\Vector;
 
 /**

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Space;
 
 use Cathedra\Core\Space\Between;
-use Cathedra\Core\Space\TipLoop;
+use Cathedra\Core\Space\Tuck\TipLoop;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

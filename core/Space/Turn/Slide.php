@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Cathedra\Core\Space;
+namespace Cathedra\Core\Space\Turn;
 
 use Cathedra\Core\Geometry\Isometry;
 use Cathedra\Core\Geometry\Line;

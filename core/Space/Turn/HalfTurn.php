@@ -2,10 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Cathedra\Core\Space;
+namespace Cathedra\Core\Space\Turn;
 
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Space\Passage;
+use Cathedra\Core\Space\Union;
 
 /**
  * The motion of a simple fold: every part that moves is mirrored in a line of creases beside paper that stays, and

@@ -2,10 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Cathedra\Core\Space;
+namespace Cathedra\Core\Space\Tuck;
 
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Space\Passage;
+use Cathedra\Core\Space\Turn\HalfTurn;
+use Cathedra\Core\Space\Turn\RigidTurn;
 
 /**
  * A tuck: a part that turns by half a turn and comes to lie between layers. What is in its way is opened like a leaf,

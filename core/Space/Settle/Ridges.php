@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Cathedra\Core\Space;
+namespace Cathedra\Core\Space\Settle;
+
+use Cathedra\Core\Space\Mesh;
 
 /**
  * Creases that change from mountain to valley or back: a flap is turned inside out along them.

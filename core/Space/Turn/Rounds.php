@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Cathedra\Core\Space;
+namespace Cathedra\Core\Space\Turn;
 
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Space\Passage;
 
 /**
  * In which order the parts of a simple fold must turn: what lies on another one leaves first, what comes to lie on

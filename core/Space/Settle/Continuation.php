@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Cathedra\Core\Space;
+namespace Cathedra\Core\Space\Settle;
 
 /**
  * Leads paper from one flat state to the next: the angles are drawn on little by little, and no node goes far between

@@ -2,7 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Cathedra\Core\Space;
+namespace Cathedra\Core\Space\Settle;
+
+use Cathedra\Core\Space\Mesh;
+use Cathedra\Core\Space\Passage;
 
 /**
  * The motion of a fold of several creases at once, found by letting paper settle while its creases are drawn on.

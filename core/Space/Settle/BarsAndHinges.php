@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Cathedra\Core\Space;
+namespace Cathedra\Core\Space\Settle;
 
 /**
  * Paper as bars that keep their length and hinges that are drawn to an angle, and the step that lowers its energy

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Cathedra\Core\Space;
+namespace Cathedra\Core\Space\Settle;
 
 /** Solves the damped normal equations by Cholesky's factors, dense. */
 final readonly class Cholesky

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Cathedra\Core\Space;
+namespace Cathedra\Core\Space\Tuck;
 
 /**
  * A tip that is rolled over and pushed into a pocket whose mouth is at its root, seen from the side: straight strips

@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Cathedra\Core\Space;
+namespace Cathedra\Core\Space\Tuck;
 
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Segment;
+use Cathedra\Core\Space\Passage;
+use Cathedra\Core\Space\Turn\HalfTurn;
 
 /**
  * A bend that a tuck may need: across the paper beside the part that moves, from an end of its crease to another corner

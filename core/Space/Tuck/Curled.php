@@ -2,11 +2,15 @@
 
 declare(strict_types=1);
 
-namespace Cathedra\Core\Space;
+namespace Cathedra\Core\Space\Tuck;
 
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Segment;
+use Cathedra\Core\Space\Passage;
+use Cathedra\Core\Space\Turn\HalfTurn;
+use Cathedra\Core\Space\Turn\RigidTurn;
+use Cathedra\Core\Space\Turn\Rounds;
 
 /**
  * A tuck into a pocket that is closed on two sides, whose front cannot be opened like a leaf: the tip is rolled over
