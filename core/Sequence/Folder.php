@@ -22,13 +22,7 @@ final class Folder
 {
     private FoldedState $state;
 
-    /** @var array<string, Point> on the sheet */
-    private array $marks = [];
-
-    /** @var array<string, list<Segment>> on the sheet, by step number and by name */
-    private array $creases = [];
-
-    private Called $called;
+    private Names $names;
 
     /** @var array<int, array{FoldedState, FoldedState}> before and after, by step number */
     private array $past = [];
@@ -38,10 +32,7 @@ final class Folder
      */
     private array $sides = [];
 
-    /**
-     * @var array<string, array{FoldedState, array<string, Point>, array<string, list<Segment>>, Called}> what lies
-     *     aside: state, marks, creases, parts called, by part ('' for the main piece)
-     */
+    /** @var array<string, array{FoldedState, Names}> what lies aside, by part ('' for the main piece) */
     private array $aside = [];
 
     private string $part = '';
@@ -61,7 +52,7 @@ final class Folder
     private function __construct(private Sequence $sequence, Sheet $sheet, private readonly float $shortSide)
     {
         $this->state = FoldedState::flat($sheet, $sequence->sideUp);
-        $this->called = new Called();
+        $this->names = new Names();
     }
 
     /**
@@ -157,7 +148,7 @@ final class Folder
         try {
             $this->take($step->part ?? '');
             $before = $this->state;
-            $called = $this->called;
+            $called = $this->names->called;
             $range = $step->free === null ? [] : $this->range($step->free);
             $this->do($step, false);
             $this->remember($step, $before);
@@ -202,35 +193,42 @@ final class Folder
         if ($part === $this->part) {
             return;
         }
-        $this->aside[$this->part] = [$this->state, $this->marks, $this->creases, $this->called];
+        $this->aside[$this->part] = [$this->state, $this->names];
         $spec = $this->sequence->parts[$part] ?? null;
         if (! isset($this->aside[$part]) && $spec !== null) {
             $this->aside[$part] = [
                 FoldedState::flat($this->sequence->partSheet($spec, $this->shortSide), $spec->sideUp),
-                [],
-                [],
-                new Called(),
+                new Names(),
             ];
         }
-        [$this->state, $this->marks, $this->creases, $this->called] = $this->aside[$part];
+        [$this->state, $this->names] = $this->aside[$part];
         $this->part = $part;
     }
 
     /** The part as it lies on the main piece. */
     private function attached(Attach $attach): Attached
     {
-        [$part, $marks, $creases] =
+        [$part, $names] =
             $this->aside[$attach->part] ?? throw CannotFold::because("The part \"{$attach->part}\" is not folded yet.");
         $at = $attach->at->locate($this->setting());
         $turned = $part->rotated($attach->turn);
-        $hold = $attach->hold?->locate(new Setting($turned, $marks, $creases, false)) ?? $turned->box()->centre();
+        $setting = new Setting($turned, $names->marks, $names->creases, false);
+        $hold = $attach->hold?->locate($setting) ?? $turned->box()->centre();
 
         return new Attached($turned->shifted($at->minus($hold)), $at);
     }
 
     private function setting(bool $mirrored = false, ?FoldedState $seen = null, bool $flipped = false): Setting
     {
-        return new Setting($this->state, $this->marks, $this->creases, $mirrored, $seen, $flipped, $this->opposite);
+        return new Setting(
+            $this->state,
+            $this->names->marks,
+            $this->names->creases,
+            $mirrored,
+            $seen,
+            $flipped,
+            $this->opposite,
+        );
     }
 
     private function do(Step $step, bool $mirrored): void
@@ -462,10 +460,11 @@ final class Folder
                 $this->nameCreases($again, $before);
             }
         };
-        $named = $this->creases;
+        $named = $this->names;
         $first = count($this->actions);
         $step->on === 'behind' ? $this->behind(fn () => $all(true)) : $all($step->on === 'mirrored');
-        $this->creases = $named; // outside the repetition the names stand for the first creases
+        // outside the repetition the names stand for the first creases
+        $this->names = $this->names->withCreasesOf($named);
         if ($step->on === 'behind') {
             $behind = array_map(static fn (Action $a): Action => $a->asBehind(), array_slice($this->actions, $first));
             $this->actions = [...array_slice($this->actions, 0, $first), ...$behind];
@@ -493,46 +492,12 @@ final class Folder
     private function remember(Step $step, FoldedState $before): void
     {
         $this->nameCreases($step, $before);
-        $setting = $this->setting();
-        foreach ($step->marks as $name => $point) {
-            $this->marks[$name] = $this->onSheet($point->locate($setting));
-        }
-        foreach ($step->call as $name => $point) {
-            $this->called = $this->called->with(
-                (string) $name,
-                $point === null ? null : $this->onSheet($point->locate($setting)),
-            );
-        }
-        $this->called->mustBeThere($this->state);
+        $this->names = $this->names->withPoints($step, $this->setting());
     }
 
     private function nameCreases(Step $step, FoldedState $before): void
     {
-        $pieces = NewCreases::between($before, $this->state);
-        if ($pieces !== []) {
-            $this->creases[$step->label()] = $pieces;
-            if ($step->name !== null) {
-                $this->creases[$step->name] = $pieces;
-            }
-        }
-        $this->creases = array_filter($this->sides, static fn (array $side): bool => $side !== []) + $this->creases;
+        $this->names = $this->names->withCreases($step, $before, $this->state, $this->sides);
         $this->sides = [];
-    }
-
-    private function onSheet(Point $folded): Point
-    {
-        $best = null;
-        foreach ($this->state->polygons as $face => $polygon) {
-            if (
-                $polygon->contains($folded, -$this->state->tolerance->meeting) &&
-                ($best === null || $this->state->order->above($face, $best) === true)
-            ) {
-                $best = $face;
-            }
-        }
-
-        return $best === null
-            ? throw CannotFold::because('The mark does not lie on the paper.', $folded)
-            : $this->state->placements[$best]->inverse()->of($folded);
     }
 }

@@ -49,8 +49,8 @@ final readonly class Tuck
                 $probe,
             );
         }
-        $over = array_fill_keys(array_slice($met, 0, $under), true);
-        $below = array_fill_keys(array_slice($met, $under), true);
+        $over = self::layers($sketch, array_slice($met, 0, $under), $moved);
+        $below = array_diff_key(self::layers($sketch, array_slice($met, $under), $moved), $over);
         $pin = static function (int $i, int $j) use ($sketch, $over, $below, $valley): ?bool {
             $iMoved = $sketch->hasMoved($i);
             if ($iMoved && $sketch->hasMoved($j)) {
@@ -77,6 +77,20 @@ final readonly class Tuck
         };
 
         return $sketch->finish($pin, $wish);
+    }
+
+    /**
+     * Whole layers: an open crease does not end the layer that a flap goes under.
+     *
+     * @param  list<int>  $faces
+     * @param  list<int>  $moved
+     * @return array<int, true> by face
+     */
+    private static function layers(Sketch $sketch, array $faces, array $moved): array
+    {
+        $all = array_merge(...array_map(static fn (int $face): array => $sketch->layer($face, []), $faces));
+
+        return array_fill_keys(array_diff($all, $moved), true);
     }
 
     /**

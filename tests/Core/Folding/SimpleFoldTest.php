@@ -14,6 +14,7 @@ use Cathedra\Core\Folding\SimpleFold;
 use Cathedra\Core\Folding\Stacks;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Polygon;
 use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\FoldKind;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -188,6 +189,28 @@ final class SimpleFoldTest extends TestCase
         );
         self::assertNotEmpty($above, 'something lies over the tucked point');
         self::assertNotEmpty($below, 'something lies under it');
+    }
+
+    /**
+     * Down the middle of the layer under which the pyramid's two points go runs an open crease, where four guides were
+     * made: both points lie under their half of it, which reaches up to the tip of the model, 75 mm high.
+     */
+    public function testTuckedPointsLieUnderAWholeLayer(): void
+    {
+        $steps = Folds::library('square-pyramid', ['creases' => 'two'])->steps;
+        $isTuck = static fn (FoldedStep $s): bool => $s->step->kind === FoldKind::Tuck;
+        $tuck = array_values(array_filter($steps, $isTuck));
+        self::assertCount(1, $tuck);
+        $state = $tuck[0]->after;
+        foreach ([70.0, 80.0] as $x) {
+            $at = array_keys(array_filter(
+                $state->polygons,
+                static fn (Polygon $face): bool => $face->contains(new Point($x, 10.0)),
+            ));
+            usort($at, static fn (int $i, int $j): int => $state->order->above($i, $j) === true ? -1 : 1);
+            $high = array_map(static fn (int $f): float => round($state->polygons[$f]->box()->top, 2), $at);
+            self::assertSame([75.0, 31.07, 31.07, 75.0], array_slice($high, 0, 4), "at $x");
+        }
     }
 
     /**
