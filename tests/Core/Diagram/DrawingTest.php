@@ -129,7 +129,7 @@ final class DrawingTest extends TestCase
     {
         $styles = (array) json_decode((string) file_get_contents(self::STYLES), true);
         $used = [];
-        foreach (['crane', 'cat', 'square-box', 'dragonfly', 'fan', 'envelope', 'tulip'] as $slug) {
+        foreach (['crane', 'cat', 'square-box', 'dragonfly', 'fan', 'envelope', 'tulip', 'dove'] as $slug) {
             $model = Folds::library($slug);
             $numbered = Nameable::all(Folder::settingBefore($model->sequence, 2));
             $scenes = [
