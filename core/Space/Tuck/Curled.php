@@ -6,6 +6,7 @@ namespace Cathedra\Core\Space\Tuck;
 
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Geometry\Polygon;
 use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Space\Passage;
 use Cathedra\Core\Space\Turn\HalfTurn;
@@ -64,7 +65,7 @@ final readonly class Curled
         $mouth = $up ? $turn->parts[0]['axis'] : $turn->parts[0]['axis']->reversed();
         $cells = array_values($turn->parts[0]['cells']);
         $front = $turn->blockedBy();
-        if (self::isCovered($flat, [...$cells, ...$front], $cells, $front, $up)) {
+        if (self::isCovered($flat, $cells, $front, $up)) {
             return null;
         }
         $reach = max([0.0, ...array_map($mouth->distanceTo(...), self::corners($flat, $cells))]);
@@ -73,9 +74,9 @@ final readonly class Curled
         $isTip = self::lieIn($flat, $bent, $cells);
         $isFront = self::lieIn($flat, $bent, $front);
         [$tip, $wing, $cover] = [[], [], []];
-        foreach ($bent->mesh->cells as $cell => $loopOf) {
-            $out = $mouth->distanceTo($bent->laid(false)[$cell]->centroid());
-            foreach ($loopOf as $vertex) {
+        foreach ($bent->laid(false) as $cell => $laid) {
+            $out = $mouth->distanceTo($laid->centroid());
+            foreach ($bent->mesh->cells[$cell] as $vertex) {
                 if (isset($isTip[$cell])) {
                     $tip[$vertex] = $mouth->distanceTo(self::point($bent, $vertex));
                 } elseif (isset($isFront[$cell]) && $out > 0) {
@@ -130,34 +131,28 @@ final readonly class Curled
     }
 
     /**
-     * Whether anything lies over the front of the pocket, or over the tip on its way, but the front itself.
+     * Whether anything but the front lies over the tip or over the front itself, on the side to which the tip goes; or
+     * the front is more than one layer, or does not lie over the tip in the end.
      *
-     * @param  array<int, int>  $own
      * @param  array<int, int>  $tip
      * @param  array<int, int>  $front
      */
-    private static function isCovered(Passage $flat, array $own, array $tip, array $front, bool $up): bool
+    private static function isCovered(Passage $flat, array $tip, array $front, bool $up): bool
     {
-        $layers = [$flat->layers(false), $flat->layers(true)];
-        foreach ($layers as $over) {
-            foreach ($own as $cell) {
+        $own = array_flip([...$tip, ...$front]);
+        $isFront = array_flip($front);
+        foreach ([$flat->layers(false), $flat->layers(true)] as $afterwards => $over) {
+            foreach (array_keys($own) as $cell) {
                 foreach ($over[$cell] ?? [] as $other => $isOver) {
-                    if ($isOver !== $up && ! in_array($other, $own, true)) {
+                    $isUnder = $isOver !== $up;
+                    $wrong = match (true) {
+                        ! isset($own[$other]) => $isUnder,
+                        isset($isFront[$cell], $isFront[$other]) => true,
+                        default => $afterwards === 1 && isset($isFront[$cell]) && $isUnder,
+                    };
+                    if ($wrong) {
                         return true;
                     }
-                }
-            }
-        }
-        // the tip ends under the front, which is one layer
-        foreach ($front as $cell) {
-            foreach ($layers[0][$cell] ?? [] as $other => $isOver) {
-                if (in_array($other, $front, true)) {
-                    return true;
-                }
-            }
-            foreach ($layers[1][$cell] ?? [] as $other => $isOver) {
-                if (in_array($other, $tip, true) && $isOver !== $up) {
-                    return true;
                 }
             }
         }
@@ -212,7 +207,8 @@ final readonly class Curled
     private static function lieIn(Passage $flat, Passage $bent, array $cells): array
     {
         $found = [];
-        $whole = array_map(static fn (int $c) => $flat->laid(false)[$c], $cells);
+        $laid = $flat->laid(false);
+        $whole = array_map(static fn (int $c): Polygon => $laid[$c], $cells);
         foreach ($bent->laid(false) as $cell => $polygon) {
             foreach ($cells as $k => $one) {
                 if (

@@ -168,6 +168,18 @@ final class PartsTest extends TestCase
         self::assertEqualsWithDelta(30.0, min([99.0, ...array_column($turn->at(0.5), 0)]), 1e-9);
     }
 
+    /** Under several layers nothing curls: the ball's points go in another way, by a bend. */
+    public function testATipCurlsUnderOneLayerOnly(): void
+    {
+        $stage = Folds::library('waterbomb')->steps[10]->stages[0];
+        $passage = Passage::between($stage->from, $stage->to);
+        $turn = HalfTurn::of($passage);
+        self::assertNotNull($turn);
+        self::assertCount(6, $turn->blockedBy());
+        self::assertNull(Curled::of($passage, $turn));
+        self::assertNotNull(Between::of($stage->from, $stage->to));
+    }
+
     /**
      * A tip that goes under a layer cannot turn as it is: it is rolled over and pushed in, and the pocket's front gives
      * way by 2 % of the sheet at most, 3 mm.
