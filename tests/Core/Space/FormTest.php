@@ -265,6 +265,7 @@ final class FormTest extends TestCase
         yield 'no base at all' => ["$fold  - {fold: inflate, shape: blown-cube}\n", 'The flat state is not the one'];
         yield 'no pleats' => ["  - {fold: blintz}\n  - {fold: stand, shape: leaf-pyramid}\n", 'leaf-pyramid'];
         yield 'no doors' => ["  - {fold: blintz}\n  - {fold: stand, shape: strip-box}\n", 'strip-box'];
+        yield 'one layer' => ["  - {fold: rotate, by: 45}\n  - {fold: open-out, shape: drawn-boat}\n", 'drawn-boat'];
         yield 'not halved' => ["  - {fold: blintz}\n  - {fold: open-out, shape: beaks}\n", 'beaks'];
     }
 
