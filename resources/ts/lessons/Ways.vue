@@ -39,7 +39,7 @@ function closed(passage: string): string | undefined {
 }
 const chosen = (passage: Passage) => passage.options.find((option) => option.chosen)
 const question = (passage: Passage) =>
-  passage.question ?? t('teaching.passage', { a: passage.first, b: passage.last })
+  passage.question ?? t('teaching.passage', { a: passage.first, b: passage.last }, passage.last - passage.first + 1)
 
 /** While teaching, the first passage that is still open is the one that is asked about. */
 const open = computed(() => passages.value.find((passage) => closed(passage.name) === undefined)?.name)

@@ -20,7 +20,7 @@ import { bounds, ending, pose, standing, type Moving } from './moments'
 /** How far one layer lies over the next, as a share of the shorter side: seen as an edge, small against any flap. */
 const LAYER = 0.0012
 /** The whole stack is never thicker than this share. */
-const STACK = 0.03
+const STACK = 0.012
 /** Room left round the model. */
 const MARGIN = 1.04
 const INK = '#17252D'
