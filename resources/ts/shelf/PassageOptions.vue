@@ -29,7 +29,10 @@ function against(minutes: number | null) {
 <template>
   <fieldset :disabled="!!closed">
     <legend>
-      <b>{{ passage.question ?? t('teaching.passage', { a: passage.first, b: passage.last }, passage.last - passage.first + 1) }}</b>
+      <b>{{
+        passage.question ??
+        t('teaching.passage', { a: passage.first, b: passage.last }, passage.last - passage.first + 1)
+      }}</b>
       <span class="quiet">{{ closed ?? t(passage.alike ? 'teaching.alike' : 'teaching.differs') }}</span>
     </legend>
     <div class="options">
