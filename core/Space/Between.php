@@ -70,20 +70,19 @@ final readonly class Between
     /** A tuck: paper in the way is opened first. */
     private static function lifted(Passage $passage, HalfTurn $turn): ?Piece
     {
-        $stride = self::NARROW * $passage->mesh->side;
-        foreach (Lifted::ways($passage, $turn, $stride) as $frames) {
-            $piece = self::acceptable(self::piece($passage, $frames));
-            if ($piece !== null && Sides::areKept($passage, $piece->at)) {
-                return $piece->thinned();
+        foreach (Lifted::ways($passage, $turn) as $way) {
+            $piece = self::through($passage, $way);
+            if ($piece !== null) {
+                return $piece;
             }
         }
         foreach (Chords::of($passage, $turn) as $chord) {
             $bent = $chord->passage();
             $again = HalfTurn::of($bent);
-            foreach ($again === null ? [] : Lifted::ways($bent, $again, $stride, $chord->line) as $frames) {
-                $piece = self::acceptable(self::piece($bent, $frames));
-                if ($piece !== null && Sides::areKept($bent, $piece->at)) {
-                    return $piece->thinned();
+            foreach ($again === null ? [] : Lifted::ways($bent, $again, $chord->line) as $way) {
+                $piece = self::through($bent, $way);
+                if ($piece !== null) {
+                    return $piece;
                 }
             }
         }
@@ -100,6 +99,18 @@ final readonly class Between
         }
 
         return null;
+    }
+
+    /** A way through a gap: looked at roughly first, for most do not lead through. */
+    private static function through(Passage $passage, Lifted $way): ?Piece
+    {
+        $side = $passage->mesh->side;
+        if (self::acceptable(self::piece($passage, $way->frames(self::STRIDE * $side))) === null) {
+            return null;
+        }
+        $piece = self::acceptable(self::piece($passage, $way->frames(self::NARROW * $side)));
+
+        return $piece !== null && Sides::areKept($passage, $piece->at) ? $piece->thinned() : null;
     }
 
     private static function whole(Passage $passage): Piece

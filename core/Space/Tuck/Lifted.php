@@ -23,20 +23,26 @@ final readonly class Lifted
     /** Degrees by which leaves that lie over it are opened more. */
     private const MORE = [20, 50, 80];
 
-    /** @param  list<Leaf>  $over  leaves that lie over the leaf, opened before it and closed after it */
+    /**
+     * @param  list<Leaf>  $over  leaves that lie over the leaf, opened before it and closed after it
+     * @param  float  $angle  by which the leaf is opened, radians
+     * @param  float  $more  by which those over it are opened, radians
+     */
     private function __construct(
         private Passage $passage,
         private HalfTurn $turn,
         private Leaf $leaf,
         private array $over,
+        private float $angle,
+        private float $more,
     ) {
     }
 
     /**
      * @param  Line|null  $bend  a line along which the mesh is cut, too; then only leaves that bend there are opened
-     * @return iterable<array<int, array<int, array{float, float, float}>>> moments by way, without the slide
+     * @return iterable<self>
      */
-    public static function ways(Passage $passage, HalfTurn $turn, float $stride, ?Line $bend = null): iterable
+    public static function ways(Passage $passage, HalfTurn $turn, ?Line $bend = null): iterable
     {
         $moving = array_merge(...array_column($turn->parts, 'cells'));
         $blocking = $turn->blockedBy();
@@ -56,8 +62,8 @@ final readonly class Lifted
             }
             foreach (self::ANGLES as $degrees) {
                 foreach ($over === [] ? [0] : self::MORE as $more) {
-                    $way = new self($passage, $turn, $leaf, $over);
-                    yield $way->frames(deg2rad($degrees), deg2rad(min(150, $degrees + $more)), $stride);
+                    $further = min(150, $degrees + $more);
+                    yield new self($passage, $turn, $leaf, $over, deg2rad($degrees), deg2rad($further));
                 }
             }
         }
@@ -123,9 +129,15 @@ final readonly class Lifted
         return true;
     }
 
-    /** @return array<int, array<int, array{float, float, float}>> */
-    private function frames(float $angle, float $more, float $stride): array
+    /**
+     * Moments, without the slide.
+     *
+     * @param  float  $stride  mm, the farthest a place goes from one to the next
+     * @return array<int, array<int, array{float, float, float}>>
+     */
+    public function frames(float $stride): array
     {
+        [$angle, $more] = [$this->angle, $this->more];
         $moments = fn (Leaf $leaf, float $by): int => max(2, (int) ceil($this->reach($leaf) * $by / $stride));
         $first = $this->over === [] ? 0 : max(array_map(static fn (Leaf $l): int => $moments($l, $more), $this->over));
         $opening = $moments($this->leaf, $angle);
