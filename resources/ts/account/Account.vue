@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { answer, client, Problem } from '../api/client'
-import { useMe } from '../api/queries'
+import { useMe } from '../api/groups'
 import HowItIsSaid from './HowItIsSaid.vue'
 
 /** One's own account: a new password ends every other session. */

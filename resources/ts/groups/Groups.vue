@@ -2,7 +2,7 @@
 import { computed, nextTick, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { client, type GroupData, Problem } from '../api/client'
-import { useGroups, useMe, useSaveGroup } from '../api/queries'
+import { useGroups, useMe, useSaveGroup } from '../api/groups'
 import { useRemoving } from '../bin/useRemoving'
 import AskState from '../parts/AskState.vue'
 import LearnerList, { type Entry } from './LearnerList.vue'

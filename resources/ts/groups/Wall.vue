@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useWall } from '../api/queries'
+import { useWall } from '../api/groups'
 import AskState from '../parts/AskState.vue'
 import FinishMark from '../parts/FinishMark.vue'
 

@@ -3,7 +3,7 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { answer, client } from '../api/client'
-import { useLearned } from '../api/queries'
+import { useLearned } from '../api/lessons'
 import AskState from '../parts/AskState.vue'
 import { day } from '../parts/clock'
 

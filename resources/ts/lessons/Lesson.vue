@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { useLesson } from '../api/queries'
+import { useLesson } from '../api/lessons'
 import AskState from '../parts/AskState.vue'
 import LessonStrip from './LessonStrip.vue'
 

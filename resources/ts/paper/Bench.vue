@@ -2,7 +2,7 @@
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { BenchPlanData } from '../api/client'
-import { useStocks } from '../api/queries'
+import { useStocks } from '../api/paper'
 import CutSheets from './CutSheets.vue'
 import AskState from '../parts/AskState.vue'
 import { length, useMeasure } from '../parts/measure'

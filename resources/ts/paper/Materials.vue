@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { LessonData } from '../api/client'
-import { useSaveLesson } from '../api/queries'
+import { useSaveLesson } from '../api/lessons'
 import { inputOf } from '../lessons/input'
 
 /** Things beside paper: tick what the lesson uses; each says what can hurt and the safer way. */

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useGroups, useModels, usePaperTable, useStocks } from '../api/queries'
+import { useGroups } from '../api/groups'
+import { useModels } from '../api/models'
+import { usePaperTable, useStocks } from '../api/paper'
 import AskState from '../parts/AskState.vue'
 
 /** Models by papers: fits, hard, no, and why. The words stand in the cells; the tint only repeats them. */

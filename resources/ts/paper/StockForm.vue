@@ -2,7 +2,8 @@
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { Problem, type StockData } from '../api/client'
-import { useMe, useSaveStock } from '../api/queries'
+import { useMe } from '../api/groups'
+import { useSaveStock } from '../api/paper'
 import { keptLength, useMeasure } from '../parts/measure'
 
 /** Paper put into the cupboard, or changed. What is rare is folded away and opens when it holds something. */

@@ -1,4 +1,4 @@
-import { useMe } from '../api/queries'
+import { useMe } from '../api/groups'
 
 /** What the server takes, as it tells with the account: no form states its limits a second time. */
 export function useBounds() {

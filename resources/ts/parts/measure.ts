@@ -1,5 +1,5 @@
 import { computed } from 'vue'
-import { useMe } from '../api/queries'
+import { useMe } from '../api/groups'
 
 export type Unit = 'mm' | 'cm' | 'in'
 

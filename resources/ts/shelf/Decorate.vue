@@ -2,7 +2,7 @@
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useModel, useSheetMap } from '../api/queries'
+import { useModel, useSheetMap } from '../api/models'
 import AskState from '../parts/AskState.vue'
 import { decimal, fromDecimal, useMeasure } from '../parts/measure'
 import { useAskedWays } from './askedWays'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useFold, useFoldStanding } from '../api/queries'
+import { useFoldStanding } from '../api/groups'
+import { useFold } from '../api/models'
 import AskState from '../parts/AskState.vue'
 import FoldPicture from '../parts/FoldPicture.vue'
 import MotionDialog, { type Shown } from '../space/MotionDialog.vue'

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { Problem } from '../api/client'
-import { usePattern } from '../api/queries'
+import { usePattern } from '../api/models'
 import FoldPicture from '../parts/FoldPicture.vue'
 
 /**

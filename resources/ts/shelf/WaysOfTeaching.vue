@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
 import type { Ways } from '../api/client'
-import { useWaysOfTeaching } from '../api/queries'
+import { useWaysOfTeaching } from '../api/ways'
 import { useAskedGroup } from './askedGroup'
 import PassageOptions from './PassageOptions.vue'
 

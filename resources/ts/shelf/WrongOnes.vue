@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
 import type { Ways } from '../api/client'
-import { useFaults, useSightings } from '../api/queries'
+import { useSightings } from '../api/lessons'
+import { useFaults } from '../api/models'
 import FoldPicture from '../parts/FoldPicture.vue'
 
 /** If it looks like this: what may have gone wrong at a step, framed, with how to see it and how to mend it. */

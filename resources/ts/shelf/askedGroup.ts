@@ -1,6 +1,7 @@
 import { useSessionStorage } from '@vueuse/core'
 import { computed } from 'vue'
-import { useGroups, useHome } from '../api/queries'
+import { useGroups } from '../api/groups'
+import { useHome } from '../api/lessons'
 
 /** The group that folds are asked about: the one chosen last, else that of the next lesson, else the first. */
 export function useAskedGroup() {

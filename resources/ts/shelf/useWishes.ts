@@ -1,7 +1,8 @@
 import { useDebounce, useSessionStorage } from '@vueuse/core'
 import { computed } from 'vue'
 import type { GroupData, ModelFit, ModelSummary } from '../api/client'
-import { useFoldStanding, useGroups, useModels, useTimes } from '../api/queries'
+import { useFoldStanding, useGroups, useTimes } from '../api/groups'
+import { useModels } from '../api/models'
 import { finishedSize, matches, newFolds, type Wish } from './wishes'
 
 const NOTHING: Wish = {

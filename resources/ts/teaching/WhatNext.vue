@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useGroups, useModels, useNextModels } from '../api/queries'
+import { useGroups, useNextModels } from '../api/groups'
+import { useModels } from '../api/models'
 import FitOf from '../lessons/FitOf.vue'
 import FoldPicture from '../parts/FoldPicture.vue'
 

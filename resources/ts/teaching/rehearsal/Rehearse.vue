@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useCast, useLesson } from '../../api/queries'
+import { useCast, useLesson } from '../../api/lessons'
 import AskState from '../../parts/AskState.vue'
 import RehearsedStage from './RehearsedStage.vue'
 

@@ -2,7 +2,7 @@
 import { computed, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { LessonData } from '../../api/client'
-import { useProgramme } from '../../api/queries'
+import { useProgramme } from '../../api/lessons'
 import Stage from '../Stage.vue'
 import RehearsalReview from './RehearsalReview.vue'
 import type { Cast, Review } from './room'
