@@ -93,13 +93,13 @@ final class MotionTest extends BrowserTestCase
     {
         $b = $this->browser;
         $this->signIn();
-        $b->visit('/shelf/bookmark')->saying('Corner bookmark', 'h1');
+        $b->visit('/shelf/cat')->saying('Cat', 'h1');
         $buttons = static fn (int $n): string => "document.querySelectorAll('.move')[$n].click()";
         $b->driver->executeScript($buttons(0));
         $b->until(fn (): bool => $this->all('.sheet canvas') !== [], 'the first step does not move');
         $b->click('Close', 'button');
         $b->until(fn (): bool => $this->all('.sheet canvas') === [], 'it is not closed');
-        $b->driver->executeScript($buttons(4));
+        $b->driver->executeScript($buttons(8)); // the head is put on
         $b->saying('This step is not shown in motion', 'figcaption');
         $b->until(fn (): bool => $this->all('.sheet canvas') === [], 'a still is never a wrong motion');
         self::assertStringContainsString('before and after', $b->find('figcaption')->getText());

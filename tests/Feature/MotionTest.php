@@ -56,7 +56,7 @@ final class MotionTest extends TestCase
     public function testAStillHasNoPieces(): void
     {
         $this->actingAs($this->lead());
-        self::assertSame([], $this->getJson('/api/models/bookmark/steps/5/motion')->assertOk()->json('pieces'));
+        self::assertSame([], $this->getJson('/api/models/cat/steps/9/motion')->assertOk()->json('pieces'));
     }
 
     public function testWhatIsNotThereIsSaid(): void
