@@ -67,6 +67,14 @@ final readonly class Collapse
                 $state->tolerance,
                 $state->sheet->diagonal(),
             );
+            $holds = $stays !== null && $pattern->polygon($face)->contains($stays, -$state->tolerance->meeting);
+            if ($holds && $moved[$face]) {
+                throw CannotFold::because(
+                    'The point that stays lies on a crease that is folded here, so it does not say which side stays; '
+                        .'name a point beside it.',
+                    $state->positionOf($stays),
+                );
+            }
         }
         $old = static fn (int $i, int $j): ?bool => $state->order->above($parent[$i], $parent[$j]);
         $pin = static fn (int $i, int $j): ?bool => $moved[$i] || $moved[$j] ? null : $old($i, $j);

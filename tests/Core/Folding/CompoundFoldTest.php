@@ -207,6 +207,12 @@ final class CompoundFoldTest extends TestCase
             "  - {fold: collapse, valley: [line A to C, line (middle of edge left) to (middle of edge right)]}\n",
             'does not meet itself again',
         ];
+        yield 'collapse about a corner on its mountain' => [
+            '  - {fold: collapse, valley: [line (middle of edge left) to (middle of edge right), line (middle of edge '
+                .'top) to (middle of edge bottom)], mountain: [line (corner top-left) to (corner bottom-right)], '
+                ."stays: B}\n",
+            'lies on a crease that is folded here',
+        ];
         yield 'collapse of nothing' => ["  - {fold: collapse}\n", 'lists its creases'];
         yield 'hood that would pass through' => [
             self::TRIANGLE.
