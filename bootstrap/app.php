@@ -17,6 +17,9 @@ use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Route;
 
+// Logs, sessions and what is kept are for the one who runs the application alone, however it was started.
+umask(0077);
+
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__.'/../routes/web.php',

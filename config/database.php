@@ -8,7 +8,8 @@ return [
         'mariadb' => [
             'driver' => 'mariadb',
             'host' => env('DB_HOST', '127.0.0.1'),
-            'port' => env('CATHEDRA_DB_PORT', env('DB_PORT', '33117')),
+            // None is guessed (App\Support\NamedDatabase): a copy without a port of its own would write into another's.
+            'port' => env('CATHEDRA_DB_PORT', env('DB_PORT', '')),
             'database' => env('DB_DATABASE', 'cathedra'),
             'username' => env('DB_USERNAME', 'cathedra'),
             'password' => env('DB_PASSWORD', ''),

@@ -13,6 +13,7 @@ use App\Models\User;
 use App\Paper\PaperPlans;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
+use App\Support\NamedDatabase;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Contracts\Foundation\Application;
@@ -28,6 +29,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->singleton(ModelShelf::class);
         $this->app->singleton(PaperPlans::class);
+        $this->app->bind('db.connector.mariadb', NamedDatabase::class);
         // Accounts are numbered by their database: tests beside a running application count for themselves.
         $this->app->when(Quota::class)->needs('$folder')->give(static fn (): string => storage_path(
             'framework/quota/'.hash('xxh32', (string) json_encode(config('database.connections.mariadb'))),

@@ -1,6 +1,9 @@
 # Shared by bin/start, bin/test and bin/bench. POSIX shell; sourced with $ROOT set to the project folder.
 # Every ensure_* function is idempotent and does nothing when what it makes is up to date.
 
+# What is made here (configuration with its secrets, logs, sessions, data) is for the one who runs it alone.
+umask 077
+
 VAR="$ROOT/var"
 mkdir -p "$VAR/stamps" "$VAR/log" "$ROOT/storage/framework/views" "$ROOT/storage/framework/cache/data" \
     "$ROOT/storage/framework/sessions" "$ROOT/storage/logs" "$ROOT/storage/app" "$ROOT/bootstrap/cache"
@@ -43,8 +46,8 @@ ensure_system() {
     [ "$(id -u)" = 0 ] || _sudo=sudo
     $_sudo apt-get update -qq || fail "apt-get update failed; check that Debian's packages can be reached."
     # shellcheck disable=SC2086
-    $_sudo env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends $_want > \
-        "$VAR/log/apt.log" 2>&1 \
+    ( umask 022 && $_sudo env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends $_want \
+        > "$VAR/log/apt.log" 2>&1 ) \
         || { tail -20 "$VAR/log/apt.log" >&2; fail "installing$_want failed; the log is var/log/apt.log."; }
 }
 
@@ -57,6 +60,15 @@ ensure_php() {
         rm -f composer.lock
         stamp_set composer composer.json packages
     fi
+}
+
+# ensure_private: what an older start left readable for everybody is so no longer.
+ensure_private() {
+    find "$VAR" storage bootstrap/cache .env -user "$(id -un)" ! -type l -perm /077 -exec chmod go-rwx {} + \
+        2>/dev/null || true
+    _open=$(find "$VAR" storage bootstrap/cache .env ! -type l -perm /077 -print 2>/dev/null | head -3)
+    [ -z "$_open" ] || fail "others can read what only you should, and you may not change it: $_open
+    Give these to $(id -un) (chown), then run this again."
 }
 
 ensure_env() {
@@ -159,18 +171,25 @@ app_start() {
         "the application did not start; the log is var/log/app-$1.log."; }
 }
 
-# stop_all: ends exactly what this script started.
+# with_children PID: that process and all that it started, the youngest first.
+with_children() {
+    for _kid in $(cat "/proc/$1/task/$1/children" 2>/dev/null); do with_children "$_kid"; done
+    echo "$1"
+}
+
+# stop_all: ends exactly what this script started, the database last. What has ended by itself keeps nothing from
+# being stopped: no command here may end the shell.
 stop_all() {
     trap - EXIT INT TERM HUP
-    [ -n "${WARM_PID:-}" ] && kill "$WARM_PID" 2>/dev/null
-    if [ -n "${APP_PID:-}" ]; then
-        _kids=$(cat "/proc/$APP_PID/task/$APP_PID/children" 2>/dev/null || true)
-        # shellcheck disable=SC2086
-        kill $APP_PID $_kids 2>/dev/null || true
-    fi
-    [ -n "${DRIVER_PID:-}" ] && kill "$DRIVER_PID" 2>/dev/null
+    set +e
+    for _pid in ${WARM_PID:-} ${APP_PID:-} ${DRIVER_PID:-}; do
+        # shellcheck disable=SC2046
+        kill $(with_children "$_pid") 2>/dev/null
+        wait "$_pid" 2>/dev/null
+    done
     [ -n "${DB_PID:-}" ] && kill "$DB_PID" 2>/dev/null
-    wait 2>/dev/null || true
+    wait 2>/dev/null
+    return 0
 }
 
 # The machine's time zone by name, for clock times that agree with the wall.

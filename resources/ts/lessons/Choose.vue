@@ -268,7 +268,7 @@ async function remove() {
   display: grid; grid-template-columns: auto 90px 1fr; gap: 14px; align-items: center; padding: 14px 18px;
   background: linear-gradient(90deg, #fdfcf8 60%, #e8e6dc); cursor: pointer; min-height: 110px;
 }
-.model.chosen { background: var(--tide); color: white; }
+.model.chosen { background: var(--tide); color: white; --over: white; --over-line: underline; } /* for FitOf */
 .model input { width: 22px; height: 22px; accent-color: var(--tide-deep); }
 .picture { height: 84px; background: var(--paper); padding: 4px; }
 .further { grid-column: 1 / -1; display: flex; flex-wrap: wrap; gap: 6px 18px; align-items: center; }

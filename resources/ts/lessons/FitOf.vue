@@ -22,6 +22,5 @@ const said = computed(() =>
 
 <style scoped>
 .fit { display: block; }
-.over { color: var(--warn); }
-:global(.chosen) .over { color: white; text-decoration: underline; }
+.over { color: var(--over, var(--warn)); text-decoration: var(--over-line, none); }
 </style>
