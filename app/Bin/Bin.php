@@ -82,6 +82,9 @@ final readonly class Bin
                     $this->sitDown($thing);
                 }
                 $thing->restore();
+                if ($thing instanceof Learner) {
+                    event(new PutBack($thing, CarbonImmutable::parse($since)));
+                }
                 if ($thing instanceof Group) {
                     Lesson::onlyTrashed()
                         ->where('group_id', $thing->id)

@@ -6,6 +6,7 @@ namespace App\Groups;
 
 use App\Models\Group;
 use App\Support\ApiRequest;
+use App\Support\EachOnce;
 use App\Support\LibraryFiles;
 use App\Support\PlainText;
 use Cathedra\Core\Rules\Bounds;
@@ -34,7 +35,7 @@ final class GroupRequest extends ApiRequest
             'table_size' => ['sometimes', 'nullable', 'integer', 'between:'.Bounds::TABLE_SEATS],
             'learners' => ['present', 'array', 'list', 'max:'.Bounds::MAX_LEARNERS],
             'learners.*' => ['array'],
-            'learners.*.id' => ['nullable', 'integer', 'distinct'],
+            'learners.*.id' => ['nullable', 'integer', new EachOnce('Each learner is listed once.')],
             'learners.*.name' => ['required', 'string', 'max:'.Bounds::LEARNER_NAME_LENGTH, new PlainText],
             'remove' => ['sometimes', 'array', 'list', 'max:'.Bounds::MAX_LEARNERS],
             'remove.*' => ['integer'],

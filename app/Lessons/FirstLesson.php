@@ -59,6 +59,7 @@ final readonly class FirstLesson
     public function make(Organisation $organisation, FirstWish $wish, string $model, string $startsAt): Lesson
     {
         return Transaction::run(function () use ($organisation, $wish, $model, $startsAt): Lesson {
+            Transaction::locked($organisation); // two presses find one free name after the other
             $plain = $this->group($organisation, $wish);
             $group = ($this->saveGroup)(new Group(['organisation_id' => $organisation->id]), [
                 'name' => $this->freeName($organisation, $wish->learners),

@@ -7,6 +7,7 @@ namespace App\Lessons;
 use App\Models\Group;
 use App\Shelf\ModelShelf;
 use App\Support\ApiRequest;
+use App\Support\EachOnce;
 use App\Support\LibraryFiles;
 use Carbon\CarbonImmutable;
 use Cathedra\Core\Cutting\Prefer;
@@ -46,8 +47,14 @@ final class LessonRequest extends ApiRequest
             'group_id' => ['required', 'integer', $this->ownId('groups'), $this->groupHasLearners(...)],
             'models' => ['required', 'array', 'list', 'between:1,'.CoreProgramme::MAX_MODELS],
             'models.*' => ['array'],
-            'models.*.model' => ['required', 'string', 'max:60', 'distinct', $this->isOnTheShelf($shelf)],
-            'models.*.ways' => ['sometimes', 'array', 'max:10', $this->isOffered($shelf)],
+            'models.*.model' => [
+                'required',
+                'string',
+                'max:60',
+                new EachOnce('Each model comes once in a lesson.'),
+                $this->isOnTheShelf($shelf),
+            ],
+            'models.*.ways' => ['sometimes', 'array', 'max:'.Bounds::MAX_WAYS, $this->isOffered($shelf)],
             'models.*.side_mm' => ['nullable', 'numeric', 'between:'.Bounds::SIDE_MM],
             'models.*.times' => ['sometimes', 'integer', 'between:1,'.CoreProgramme::MOST_TIMES],
             'starts_at' => ['bail', 'required', 'string', ...self::MOMENT],
@@ -56,12 +63,11 @@ final class LessonRequest extends ApiRequest
                 'required',
                 'string',
                 'date_format:Y-m-d\TH:i',
-                'after:starts_at',
                 $this->slotIsALesson(...),
             ],
             'helpers' => ['required', 'integer', 'between:'.Bounds::HELPERS],
             'stock_ids' => ['present', 'array', 'list', 'max:'.Bounds::MAX_PAPERS],
-            'stock_ids.*' => ['integer', 'distinct', $this->ownId('stocks')],
+            'stock_ids.*' => ['integer', new EachOnce('Each paper comes once.'), $this->ownId('stocks')],
             'method' => ['required', 'string', Rule::enum(Method::class)],
             'square_in_lesson' => ['required', 'boolean', $this->noTrimmerForLearners(...)],
             'paper_ready' => ['required', 'boolean'],
@@ -91,18 +97,15 @@ final class LessonRequest extends ApiRequest
             'models.required' => 'Choose a model.',
             'models.between' => 'A lesson has 1 to '.CoreProgramme::MAX_MODELS.' models.',
             'models.*.model.required' => 'Choose a model.',
-            'models.*.model.distinct' => 'Each model comes once in a lesson.',
             'models.*.times.*' => 'A model is folded once or twice in a lesson.',
             'models.*.side_mm.*' => 'The side of a square must be '.Bounds::said(Bounds::SIDE_MM).' mm.',
             'starts_at.*' => 'Give the start as a date and a time.',
-            'ends_at.after' => 'The slot ends before it starts. Choose an end after the start.',
             'ends_at.required' => 'Give the end of the slot.',
             'ends_at.date_format' => 'Give the end as a date and a time.',
             'helpers.*' => 'Helpers are a whole number '.Bounds::said(Bounds::HELPERS).'.',
             'stock_ids.max' => 'A lesson takes from at most '.Bounds::MAX_PAPERS.' kinds of paper.',
             'stock_ids.*.exists' => 'That paper is gone from the cupboard. Choose another.',
             'stock_ids.*.integer' => 'Name paper by its number.',
-            'stock_ids.*.distinct' => 'Each paper comes once.',
             'prepared.integer' => 'Steps folded before the lesson are a whole number from 0 on.',
             'prepared.between' => 'Steps folded before the lesson are a whole number from 0 on.',
             'materials.*.in' => 'That material is not on the list (any more). Choose again.',
@@ -264,8 +267,13 @@ final class LessonRequest extends ApiRequest
         $given = $this->input('starts_at');
         $start = is_string($given) ? strtotime($given) : false;
         $end = is_string($value) ? strtotime($value) : false;
-        $minutes = $start !== false && $end !== false ? intdiv($end - $start, 60) : 0;
-        if ($minutes > 0 && ! Bounds::holds(Bounds::MINUTES, $minutes)) {
+        if ($start === false || $end === false) {
+            return; // said at the start, or by the rule before
+        }
+        $minutes = intdiv($end - $start, 60);
+        if ($minutes <= 0) {
+            $fail('The slot ends before it starts. Choose an end after the start.');
+        } elseif (! Bounds::holds(Bounds::MINUTES, $minutes)) {
             ['least' => $least, 'most' => $most] = Bounds::range(Bounds::MINUTES);
             $fail("A slot has $least to $most minutes; this one has $minutes.");
         }

@@ -6,6 +6,7 @@ namespace App\Paper;
 
 use App\Models\Stock;
 use App\Support\ApiRequest;
+use App\Support\EachOnce;
 use Cathedra\Core\Cutting\Prefer;
 use Cathedra\Core\Rules\Bounds;
 use Cathedra\Core\Rules\Method;
@@ -32,7 +33,7 @@ final class BenchRequest extends ApiRequest
             'stock.*.id' => [
                 'required',
                 'integer',
-                'distinct',
+                new EachOnce('Each paper comes once.'),
                 Rule::exists('stocks', 'id')->where('organisation_id', $this->organisation()->id),
             ],
             'stock.*.count' => ['nullable', 'integer', 'between:'.Bounds::COUNT],

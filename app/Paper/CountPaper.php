@@ -43,25 +43,29 @@ final class CountPaper
         });
     }
 
-    /** Takes the latest change that still counts back; null when there is none. The stock is locked first, as above. */
-    public function undo(Stock $stock): ?StockChange
+    /**
+     * Takes the named change back, once however often it is asked; null when this stock has no such change. The stock
+     * is locked first, as above.
+     */
+    public function undo(Stock $stock, int $change): ?StockChange
     {
-        return Transaction::run(function () use ($stock): ?StockChange {
+        return Transaction::run(function () use ($stock, $change): ?StockChange {
             /** @var Stock|null $locked */
             $locked = Stock::query()->whereKey($stock->id)->lockForUpdate()->first();
-            /** @var StockChange|null $last */
-            $last = StockChange::query()
+            /** @var StockChange|null $named */
+            $named = StockChange::query()
                 ->where('stock_id', $stock->id)
-                ->whereNull('undone_at')
-                ->orderByDesc('id')
-                ->first();
-            if ($last === null || $locked === null || $locked->count === null) {
+                ->find($change);
+            if ($named === null || $locked === null || $locked->count === null) {
                 return null;
             }
-            $locked->update(['count' => max(0, $locked->count - $last->sheets), 'version' => $locked->version + 1]);
-            $last->update(['undone_at' => CarbonImmutable::now()]);
+            if ($named->undone_at !== null) {
+                return $named;
+            }
+            $locked->update(['count' => max(0, $locked->count - $named->sheets), 'version' => $locked->version + 1]);
+            $named->update(['undone_at' => CarbonImmutable::now()]);
 
-            return $last;
+            return $named;
         });
     }
 }

@@ -93,7 +93,15 @@ use App\Support\Api\Removes;
 #[Changes('/stocks/{stock}', 'changeStock', 'changed', '#StockData', takes: '#StockInput')]
 #[Removes('/stocks/{stock}', 'removeStock', 'put into the bin', '#BinEntry', query: ['sure?' => 'boolean'])]
 #[Reads('/stocks/{stock}/changes', 'stockChanges', 'newest first', '#StockChangeData[]')]
-#[Posts('/stocks/{stock}/undo', 'undoStockChange', 'the latest change of its count is taken back', '#StockData')]
+#[
+    Posts(
+        '/stocks/{stock}/undo',
+        'undoStockChange',
+        'a change of its count is taken back, once however often it is asked',
+        '#StockData',
+        takes: ['change' => 'integer'],
+    ),
+]
 #[
     Posts(
         '/stocks/{stock}/offcuts',

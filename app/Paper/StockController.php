@@ -73,10 +73,16 @@ final class StockController extends Controller
         );
     }
 
-    public function undo(Stock $stock, CountPaper $count): JsonResponse
+    public function undo(Request $request, Stock $stock, CountPaper $count): JsonResponse
     {
-        if ($count->undo($stock) === null) {
-            throw ValidationException::withMessages(['count' => 'There is no change of this count to take back.']);
+        $given = $request->validate(
+            ['change' => ['required', 'integer', 'between:1,'.PHP_INT_MAX]],
+            ['change.*' => 'Say which change is taken back, by its number in the list of changes.'],
+        );
+        if ($count->undo($stock, (int) $given['change']) === null) {
+            throw ValidationException::withMessages([
+                'change' => 'This paper has no such change of its count to take back.',
+            ]);
         }
 
         return response()->json($this->data($stock->refresh()));

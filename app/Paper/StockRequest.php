@@ -6,6 +6,7 @@ namespace App\Paper;
 
 use App\Models\Stock;
 use App\Support\ApiRequest;
+use App\Support\EachOnce;
 use App\Support\PlainText;
 use Cathedra\Core\Rules\Bounds;
 use Cathedra\Core\Rules\PaperKind;
@@ -45,7 +46,12 @@ final class StockRequest extends ApiRequest
             'version' => ['sometimes', 'integer', 'between:'.Bounds::VERSION],
             'price' => ['sometimes', 'nullable', 'numeric', 'between:'.Bounds::PRICE],
             'tags' => ['sometimes', 'array', 'list', 'max:'.Bounds::MAX_TAGS],
-            'tags.*' => ['string', 'max:'.Bounds::TAG_LENGTH, 'distinct:ignore_case', new PlainText()],
+            'tags.*' => [
+                'string',
+                'max:'.Bounds::TAG_LENGTH,
+                new EachOnce('Each tag comes once.'),
+                new PlainText(),
+            ],
             'scrap' => ['sometimes', 'boolean'],
         ];
     }
@@ -64,7 +70,6 @@ final class StockRequest extends ApiRequest
             'price.*' => 'The price of one sheet must be a number '.Bounds::said(Bounds::PRICE).', or empty.',
             'tags.max' => Bounds::MAX_TAGS.' tags are enough.',
             'tags.*.max' => 'A tag has at most '.Bounds::TAG_LENGTH.' characters.',
-            'tags.*.distinct' => 'Each tag comes once.',
             'count.*' => 'The count must be a whole number '.Bounds::said(Bounds::COUNT).', or empty for plenty.',
         ];
     }

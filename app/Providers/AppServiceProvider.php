@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Accounts\Quota;
 use App\Bin\InTheBin;
+use App\Bin\PutBack;
 use App\Models\Group;
 use App\Models\Lesson;
 use App\Models\Stock;
@@ -14,12 +15,14 @@ use App\Paper\PaperPlans;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
 use App\Support\NamedDatabase;
+use App\Teaching\RecordsOfReturned;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\ServiceProvider;
 
@@ -46,6 +49,7 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         $this->bindOwnRecords();
+        Event::listen(PutBack::class, RecordsOfReturned::class);
         Model::shouldBeStrict(! app()->isProduction());
         JsonResource::withoutWrapping();
     }

@@ -9,6 +9,7 @@ use App\Shelf\GoneFromShelf;
 use Cathedra\Core\CathedraException;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Session\TokenMismatchException;
@@ -52,6 +53,12 @@ final class ApiErrors
                 $error->getMessage(),
                 [['pointer' => $error->pointer, 'message' => $error->getMessage()]],
                 with: $error->with,
+            ),
+            $error instanceof UniqueConstraintViolationException => self::json(
+                409,
+                'The same was saved at this very moment by somebody else, or by a second press. Nothing was saved '
+                    .'twice; look what is there now, then choose another name or go on with it.',
+                [['pointer' => '/name', 'message' => 'There is one of this name already.']],
             ),
             self::isDatabaseAway($error) => self::json(
                 503,

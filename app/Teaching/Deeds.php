@@ -7,6 +7,7 @@ namespace App\Teaching;
 use Carbon\CarbonImmutable;
 use Cathedra\Core\Lesson\EventKind;
 use Cathedra\Core\Lesson\Finish;
+use Cathedra\Core\Lesson\Marking;
 use Cathedra\Core\Lesson\WayChange;
 use Illuminate\Support\Str;
 
@@ -16,14 +17,14 @@ use Illuminate\Support\Str;
  * @phpstan-type Given array{key: string, kind: EventKind, device: string, device_ms: int, after: int,
  *     learner: int|null,
  *     step: int|null, cancels: string|null, correction: array{model: string, finish: Finish, step: int|null}|null,
- *     text: string|null, way: WayChange|null}
+ *     text: string|null, way: WayChange|null, marks: Marking|null}
  */
 final class Deeds
 {
     /**
      * @param  array{learner?: int, step?: int, cancels?: string,
      *     correction?: array{model: string, finish: Finish, step: int|null}, text?: string, way?: WayChange,
-     *     key?: string}  $with
+     *     marks?: Marking, key?: string}  $with
      * @return Given
      */
     public static function make(EventKind $kind, array $with = [], ?int $ms = null): array
@@ -40,6 +41,7 @@ final class Deeds
             'correction' => $with['correction'] ?? null,
             'text' => $with['text'] ?? null,
             'way' => $with['way'] ?? null,
+            'marks' => $with['marks'] ?? null,
         ];
     }
 }

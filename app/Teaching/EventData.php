@@ -36,6 +36,8 @@ final readonly class EventData
         public ?string $text,
         #[OA\Property(ref: '#/components/schemas/WayChange', nullable: true)]
         public ?WayChangeData $way,
+        #[OA\Property(description: 'how the lesson is marked; of a start', enum: ['close'], nullable: true)]
+        public ?string $marks,
         #[OA\Property(description: 'name of whose account did it', nullable: true)]
         public ?string $by,
     ) {
@@ -58,6 +60,7 @@ final readonly class EventData
                 : new CorrectionData($event->model, $event->outcome->finish->value, $event->outcome->step),
             $event->text,
             $event->way === null ? null : new WayChangeData($event->way),
+            $event->marks?->value,
             $by,
         );
     }

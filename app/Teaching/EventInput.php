@@ -21,6 +21,7 @@ use OpenApi\Attributes as OA;
         new OA\Property(property: 'cancels', type: 'string', format: 'uuid', nullable: true),
         new OA\Property(property: 'correction', ref: '#/components/schemas/Correction', nullable: true),
         new OA\Property(property: 'way', ref: '#/components/schemas/WayChange', nullable: true),
+        new OA\Property(property: 'marks', description: 'of a start', type: 'string', enum: ['close'], nullable: true),
         new OA\Property(property: 'text', type: 'string', nullable: true),
     ],
 )]

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Teaching;
 
 use App\Support\ApiRequest;
+use App\Support\EachOnce;
 use App\Support\PlainText;
 use Cathedra\Core\Lesson\BadEvent;
 use Cathedra\Core\Lesson\Event;
 use Cathedra\Core\Lesson\EventKind;
 use Cathedra\Core\Lesson\Finish;
+use Cathedra\Core\Lesson\Marking;
 use Cathedra\Core\Lesson\WayChange;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
@@ -20,6 +22,8 @@ final class EventRequest extends ApiRequest
     /** A device that was away for a whole lesson sends its deeds in parts. */
     public const MOST = 100;
 
+    private const ONE_KEY = 'Each deed needs a UUID of its own, made by the device.';
+
     private const NUMBERS = 'between:0,4294967295';
 
     /** @return array<string, mixed> */
@@ -29,10 +33,10 @@ final class EventRequest extends ApiRequest
             'after' => ['required', 'integer', self::NUMBERS],
             'events' => ['required', 'array', 'list', 'between:1,'.self::MOST],
             'events.*' => ['array'],
-            'events.*.key' => ['required', 'string', 'uuid', 'distinct:ignore_case'],
+            'events.*.key' => ['required', 'string', 'uuid', new EachOnce(self::ONE_KEY)],
             'events.*.kind' => ['required', 'string', Rule::enum(EventKind::class)],
             'events.*.device' => ['required', 'string', 'max:40', new PlainText],
-            'events.*.device_ms' => ['required', 'integer', 'between:946684800000,4102444800000'],
+            'events.*.device_ms' => ['required', 'integer'], // whatever that clock says: no deed is refused for it
             'events.*.after' => ['required', 'integer', self::NUMBERS],
             'events.*.learner' => ['nullable', 'integer'],
             'events.*.step' => ['nullable', 'integer', 'between:0,65000'],
@@ -51,6 +55,7 @@ final class EventRequest extends ApiRequest
             'events.*.way.spans.*.first' => ['required', 'integer', 'between:1,65000'],
             'events.*.way.spans.*.was' => ['required', 'integer', 'between:0,1000'],
             'events.*.way.spans.*.now' => ['required', 'integer', 'between:0,1000'],
+            'events.*.marks' => ['nullable', 'string', Rule::enum(Marking::class)],
             'events.*.text' => ['nullable', 'string', 'max:'.Event::MAX_TEXT, new PlainText],
         ];
     }
@@ -62,12 +67,13 @@ final class EventRequest extends ApiRequest
             'after.*' => 'Say which number is the newest that is known here; 0 for none.',
             'events.required' => 'There is nothing to keep in this request.',
             'events.between' => 'One request carries 1 to '.self::MOST.' deeds; send the others after it.',
-            'events.*.key.*' => 'Each deed needs a UUID of its own, made by the device.',
+            'events.*.key.*' => self::ONE_KEY,
             'events.*.kind.*' => 'That is nothing that can happen in a lesson.',
-            'events.*.device_ms.*' => "The device's clock must be milliseconds since 1970, between 2000 and 2100.",
+            'events.*.device_ms.*' => "The device's clock is a whole number of milliseconds since 1970.",
             'events.*.step.*' => 'A step is a whole number.',
             'events.*.cancels.*' => 'Name the key of what is taken back.',
             'events.*.way.*' => 'Send the change of way as the ways of this lesson give it.',
+            'events.*.marks.*' => 'A lesson is marked "close": every done is tapped.',
             'events.*.text.max' => 'A note has at most '.Event::MAX_TEXT.' characters.',
         ];
     }
@@ -75,7 +81,7 @@ final class EventRequest extends ApiRequest
     /**
      * @return list<array{key: string, kind: EventKind, device: string, device_ms: int, after: int, learner: int|null,
      *     step: int|null, cancels: string|null, correction: array{model: string, finish: Finish, step: int|null}|null,
-     *     text: string|null, way: WayChange|null}>
+     *     text: string|null, way: WayChange|null, marks: Marking|null}>
      */
     public function events(): array
     {
@@ -99,6 +105,7 @@ final class EventRequest extends ApiRequest
                     'step' => isset($correction['step']) ? (int) $correction['step'] : null,
                 ],
                 'text' => isset($given['text']) ? (string) $given['text'] : null,
+                'marks' => isset($given['marks']) ? Marking::from((string) $given['marks']) : null,
                 'way' => isset($given['way']) ? self::way((array) $given['way'], count($events)) : null,
             ];
         }

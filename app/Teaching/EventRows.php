@@ -9,6 +9,7 @@ use Cathedra\Core\Lesson\Event;
 use Cathedra\Core\Lesson\EventKind;
 use Cathedra\Core\Lesson\Finish;
 use Cathedra\Core\Lesson\Log;
+use Cathedra\Core\Lesson\Marking;
 use Cathedra\Core\Lesson\Origin;
 use Cathedra\Core\Lesson\Outcome;
 use Cathedra\Core\Lesson\WayChange;
@@ -79,6 +80,7 @@ final class EventRows
             'finish_step' => $e->outcome?->step,
             'text' => $e->text,
             'way' => $e->way === null ? null : json_encode($e->way->toArray(), JSON_THROW_ON_ERROR),
+            'marks' => $e->marks?->value,
             'user_id' => $e->origin->who,
             'device' => $e->origin->device,
             'device_at' => self::time($e->origin->deviceMs),
@@ -90,8 +92,10 @@ final class EventRows
     /** Local date and time with milliseconds, as the other times of the database. */
     public static function time(int $ms): string
     {
-        return (new DateTimeImmutable('@'.intdiv($ms, 1000)))->setTimezone(self::zone())->format('Y-m-d H:i:s')
-            .sprintf('.%03d', $ms % 1000);
+        $seconds = (int) floor($ms / 1000); // a wrong clock may stand before 1970
+
+        return (new DateTimeImmutable("@$seconds"))->setTimezone(self::zone())->format('Y-m-d H:i:s')
+            .sprintf('.%03d', $ms - 1000 * $seconds);
     }
 
     private static function event(stdClass $row): Event
@@ -112,6 +116,7 @@ final class EventRows
                 'outcome' => $finish === null ? null : Outcome::of($finish, $row->finish_step),
                 'text' => $row->text,
                 'way' => $row->way === null ? null : self::way((string) $row->way),
+                'marks' => $row->marks === null ? null : Marking::from($row->marks),
             ],
         );
     }
@@ -134,7 +139,9 @@ final class EventRows
 
     private static function ms(string $time): int
     {
-        return (int) (new DateTimeImmutable($time, self::zone()))->format('Uv');
+        $at = new DateTimeImmutable($time, self::zone());
+
+        return 1000 * $at->getTimestamp() + (int) $at->format('v'); // 'Uv' is no number before 1970
     }
 
     private static function zone(): DateTimeZone

@@ -67,13 +67,12 @@ final readonly class LessonLog
      */
     public function append(Record $record, User $who, array $deeds): Record
     {
-        $record->loadMissing(self::WITH);
         $ends = in_array(EventKind::Ended, array_column($deeds, 'kind'), true);
-        $paper = $ends ? $this->paper->reckon($record) : null;
+        $paper = $ends ? $this->paper->reckon($record->loadMissing(self::WITH)) : null;
 
         return Transaction::run(function () use ($record, $who, $deeds, $paper): Record {
-            $locked = Transaction::locked($record);
-            $locked->setRelations($record->getRelations());
+            // Read under the lock: what another device changed meanwhile (a way, a learner) is changed on, not undone.
+            $locked = Transaction::locked($record)->load(self::WITH);
             $new = $this->admitted($locked, $who, $deeds);
             if ($new === []) {
                 return $locked;
@@ -91,6 +90,16 @@ final readonly class LessonLog
             $locked->save();
 
             return $locked;
+        });
+    }
+
+    /** Writes anew what lists read of a lesson; for who comes back to its group. */
+    public function recount(Record $record): void
+    {
+        Transaction::run(function () use ($record): void {
+            $locked = Transaction::locked($record)->load(self::WITH);
+            $this->project($locked, $this->log($locked), Programme::of($locked, $this->shelf));
+            $locked->save();
         });
     }
 
@@ -182,6 +191,7 @@ final readonly class LessonLog
                 'outcome' => $correction === null ? null : Outcome::of($correction['finish'], $correction['step']),
                 'text' => $deed['text'],
                 'way' => $deed['way'],
+                'marks' => $deed['marks'],
             ],
         );
     }

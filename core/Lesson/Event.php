@@ -32,6 +32,8 @@ final readonly class Event
         public ?string $text,
         /** way-changed only */
         public ?WayChange $way,
+        /** started only, and there only since it is asked */
+        public ?Marking $marks,
     ) {
     }
 
@@ -39,7 +41,7 @@ final readonly class Event
      * Keeps exactly what belongs to the kind; everything else given is refused rather than ignored.
      *
      * @param  array{learner?: int|null, step?: int|null, cancels?: string|null, model?: string|null,
-     *     outcome?: Outcome|null, text?: string|null, way?: WayChange|null}  $with
+     *     outcome?: Outcome|null, text?: string|null, way?: WayChange|null, marks?: Marking|null}  $with
      *
      * @throws BadEvent naming the field
      */
@@ -68,6 +70,9 @@ final readonly class Event
                     : "An event \"{$kind->value}\" has no \"$field\".");
             }
         }
+        if (isset($with['marks']) && $kind !== EventKind::Started) {
+            throw BadEvent::at('marks', "An event \"{$kind->value}\" has no \"marks\".");
+        }
         if (isset($with['text']) && mb_strlen($with['text']) > self::MAX_TEXT) {
             throw BadEvent::at('text', 'A note has at most '.self::MAX_TEXT.' characters.');
         }
@@ -85,6 +90,7 @@ final readonly class Event
             $with['outcome'] ?? null,
             $with['text'] ?? null,
             $with['way'] ?? null,
+            $with['marks'] ?? null,
         );
     }
 
@@ -124,6 +130,7 @@ final readonly class Event
             $outcome,
             $this->text,
             $this->way,
+            $this->marks,
         );
     }
 
@@ -137,6 +144,7 @@ final readonly class Event
             && $this->cancels === $that->cancels
             && $this->model === $that->model
             && $this->text === $that->text
+            && $this->marks === $that->marks
             && ($this->way?->toArray() === $that->way?->toArray())
             && ($this->outcome === null ? $that->outcome === null
                 : $that->outcome !== null && $this->outcome->equals($that->outcome));

@@ -16,6 +16,7 @@ final readonly class Log
      * @param  array<string, string>  $takenBack  key of the taker by key of what it takes back
      * @param  int|null  $ended  number of the end that stands; null while the lesson is open
      * @param  list<Event>  $changes  of way, by number
+     * @param  Marking|null  $marks  what the first start said; null in lessons begun before it was asked
      */
     private function __construct(
         public array $events,
@@ -23,6 +24,7 @@ final readonly class Log
         private array $takenBack,
         public ?int $ended,
         public array $changes,
+        public ?Marking $marks,
     ) {
     }
 
@@ -41,8 +43,9 @@ final readonly class Log
             array_filter($byKey, static fn (Event $e): bool => $e->kind === EventKind::WayChanged),
         );
         $byKey = array_map(static fn (Event $e): Event => self::counted($e, $changes), $byKey);
-        $ended = null;
+        [$ended, $marks] = [null, null];
         foreach ($byKey as $event) {
+            $marks ??= $event->marks;
             $ended = match ($event->kind) {
                 EventKind::Ended => $ended ?? $event->number,
                 EventKind::Reopened => null,
@@ -50,7 +53,7 @@ final readonly class Log
             };
         }
 
-        return new self(array_values($byKey), $byKey, self::takings($byKey, $ended), $ended, $changes);
+        return new self(array_values($byKey), $byKey, self::takings($byKey, $ended), $ended, $changes, $marks);
     }
 
     /** An event with its step as the lesson counts them now. */

@@ -6,9 +6,10 @@ namespace Cathedra\Core\Lesson;
 
 /**
  * How every learner ended with every model. A correction by hand stands over the marks, the latest by server number;
- * marks that came after the end change nothing, but where they would, that is offered.
+ * marks that came after the end change nothing, but where they would, that is offered. Of whom nothing was said in a
+ * lesson whose marking was said, there is no record: silence is not absence.
  *
- * @phpstan-type Offer array{learner: int, model: string, from: Outcome, to: Outcome}
+ * @phpstan-type Offer array{learner: int, model: string, from: Outcome|null, to: Outcome}
  */
 final readonly class Outcomes
 {
@@ -35,14 +36,18 @@ final readonly class Outcomes
             foreach ($programme->models as $model) {
                 $correction = $corrections[$learner][$model->slug] ?? null;
                 $marks = self::outcome($counted[$learner] ?? [], $model);
-                $record = $correction->outcome ?? ($log->ended === null ? null : $marks);
-                if ($record === null) {
+                $silent = $log->ended === null || ($log->marks !== null && ! isset($counted[$learner]));
+                $record = $correction->outcome ?? ($silent ? null : $marks);
+                if ($record !== null) {
+                    $records[$learner][$model->slug] = $record;
+                }
+                if ($log->ended === null) {
                     continue;
                 }
-                $records[$learner][$model->slug] = $record;
                 $late = self::outcome($withLate[$learner] ?? [], $model);
                 $settled = $correction !== null && $correction->number > ($lateAt[$learner] ?? 0);
-                if (isset($lateAt[$learner]) && ! $settled && ! $late->equals($marks) && ! $late->equals($record)) {
+                $differs = ! $late->equals($marks) && ($record === null || ! $late->equals($record));
+                if (isset($lateAt[$learner]) && ! $settled && $differs) {
                     $offers[] = ['learner' => $learner, 'model' => $model->slug, 'from' => $record, 'to' => $late];
                 }
             }
@@ -134,7 +139,7 @@ final readonly class Outcomes
     /**
      * The form that the table of cases and the browser's reducer share.
      *
-     * @return array{records: object, offers: list<array{learner: int, model: string, from: array{string, int|null},
+     * @return array{records: object, offers: list<array{learner: int, model: string, from: array{string, int|null}|null,
      *     to: array{string, int|null}}>}
      */
     public function toArray(): array
@@ -147,7 +152,11 @@ final readonly class Outcomes
                 $this->records,
             ),
             'offers' => array_map(
-                static fn (array $o): array => [...$o, 'from' => $plain($o['from']), 'to' => $plain($o['to'])],
+                static fn (array $o): array => [
+                    ...$o,
+                    'from' => $o['from'] === null ? null : $plain($o['from']),
+                    'to' => $plain($o['to']),
+                ],
                 $this->offers,
             ),
         ];

@@ -33,6 +33,9 @@ final class Bounds
     /** Of a lesson. */
     public const MINUTES = '5,480';
 
+    /** Passages of a model whose way can be chosen; a bird asks eleven. */
+    public const MAX_WAYS = 30;
+
     /** Kinds of paper one lesson takes from. */
     public const MAX_PAPERS = 4;
 

@@ -82,8 +82,8 @@ async function signOut() {
           {{ t(`places.${place.name}`) }} <kbd class="key" aria-hidden="true">{{ place.key.toUpperCase() }}</kbd>
         </RouterLink>
       </nav>
-      <span v-if="deeds.waiting.value.length > 1" class="who warn" role="status">{{
-        t('app.queue', { n: deeds.waiting.value.length })
+      <span v-if="deeds.stalled.value && deeds.waiting.value.length > 0" class="who warn" role="status">{{
+        t('app.queue', deeds.waiting.value.length)
       }}</span>
       <RouterLink class="who" :to="{ name: 'account' }">{{ me.data.value?.organisation }}</RouterLink>
       <RouterLink class="out" :to="{ name: 'bin' }">{{ t('bin.title') }}</RouterLink>

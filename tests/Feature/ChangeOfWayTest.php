@@ -6,8 +6,13 @@ namespace Tests\Feature;
 
 use App\Models\FinishRecord;
 use App\Models\Group;
+use App\Models\Lesson;
 use App\Models\LessonEvent;
 use App\Models\User;
+use App\Teaching\ChangeWay;
+use App\Teaching\Deeds;
+use App\Teaching\LessonLog;
+use Cathedra\Core\Lesson\EventKind;
 
 /**
  * Showing a passage the other way while teaching. The crane's neck and tail: steps 14 and 15 where they are folded
@@ -62,6 +67,35 @@ final class ChangeOfWayTest extends TestCase
         );
         $kept = FinishRecord::query()->where('learner_id', $bram)->sole()->ways;
         self::assertSame('reverse', $kept['legs'] ?? null);
+    }
+
+    /** Each had read the lesson before the other changed it, as two requests at once do. */
+    public function testTwoDevicesChangeTwoPassagesAtOnceAndBothAreKept(): void
+    {
+        $lesson = $this->crane([]);
+        $this->send($lesson, ['kind' => 'moved', 'step' => 1])->assertOk();
+        $read = Lesson::query()->with(LessonLog::WITH)->findOrFail($lesson);
+        $this->send($lesson, ['kind' => 'way-changed', 'way' => $this->change($lesson, 'wings', 'low')])->assertOk();
+        $legs = Deeds::make(EventKind::WayChanged, [
+            'way' => app(ChangeWay::class)->to(Lesson::query()->findOrFail($lesson), 'crane', 'legs', 'pages'),
+        ]);
+        app(LessonLog::class)->append($read, $this->lead, [$legs]);
+        $ways = $this->getJson("/api/lessons/$lesson")->json('models.0.ways');
+        self::assertSame(['low', 'pages'], [$ways['wings'], $ways['legs']]);
+    }
+
+    /** Two tabs of one device: the one that had not heard of the change goes on counting by the old way. */
+    public function testASecondTabThatHadNotHeardOfAChangedWayLosesNobody(): void
+    {
+        $lesson = $this->crane(['legs' => 'pages']);
+        [$ada] = $this->group->learners()->orderBy('seat')->pluck('id')->all();
+        $this->send($lesson, ['kind' => 'moved', 'step' => 14, 'device' => 'desk.one'])->assertOk();
+        $way = $this->change($lesson, 'legs', 'reverse');
+        $this->send($lesson, ['kind' => 'way-changed', 'way' => $way, 'device' => 'desk.one.a'])->assertOk();
+        $this->send($lesson, ['kind' => 'done', 'learner' => $ada, 'step' => 24, 'device' => 'desk.two', 'after' => 1])
+            ->assertOk();
+        $finish = $this->endLesson($lesson)['record']['finishes'][0];
+        self::assertSame([$ada, 'alone', null], [$finish['learner'], $finish['outcome'], $finish['step']]);
     }
 
     public function testPastTheBirdBaseItIsTooLate(): void

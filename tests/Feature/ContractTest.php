@@ -152,7 +152,9 @@ final class ContractTest extends TestCase
             '200',
         );
         $this->assertPromised(
-            $this->postJson('/api/stocks/'.$made->json('id').'/undo')
+            $this->postJson('/api/stocks/'.$made->json('id').'/undo', [
+                'change' => $this->getJson('/api/stocks/'.$made->json('id').'/changes')->json('0.id'),
+            ])
                 ->assertOk()
                 ->getContent(),
             'post',

@@ -13,11 +13,19 @@ use Illuminate\Filesystem\Filesystem;
 use Illuminate\Http\Exceptions\ThrottleRequestsException;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\RateLimiter;
 
 /** Who comes in, for how long, and what every answer says to the browser. */
 final class DoorsTest extends TestCase
 {
+    public function testNoDatabaseIsUsedThatWasNotNamed(): void
+    {
+        config(['database.connections.unnamed' => ['port' => ''] + config('database.connections.mariadb')]);
+        $this->expectExceptionMessage('No database is named, so none is used: set CATHEDRA_DB_PORT');
+        DB::connection('unnamed')->getPdo();
+    }
+
     public function testTheDemoAccountStaysOutOnceTheDemoIsOff(): void
     {
         config(['cathedra.demo' => true]);

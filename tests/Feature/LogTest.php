@@ -8,6 +8,7 @@ use App\Models\FinishRecord;
 use App\Models\Lesson;
 use App\Models\LessonEvent;
 use App\Models\User;
+use App\Teaching\EventRows;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\DataProvider;
 
@@ -131,11 +132,17 @@ final class LogTest extends TestCase
             'it has 1 to 7',
         ];
         yield 'a move too far' => [['kind' => 'moved', 'step' => 9], '/events/1/step', 422, 'it has 0 to 8'];
-        yield 'from more than an hour ahead' => [
-            ['kind' => 'moved', 'step' => 1, 'device_ms' => 4_000_000_000_000],
+        yield 'a clock that is no number' => [
+            ['kind' => 'moved', 'step' => 1, 'device_ms' => 'noon'],
             '/events/1/device_ms',
             422,
-            'from the future',
+            'whole number of milliseconds',
+        ];
+        yield 'marked in a way that is none' => [
+            ['kind' => 'started', 'marks' => 'loosely'],
+            '/events/1/marks',
+            422,
+            'every done is tapped',
         ];
         yield 'a key that is none' => [
             ['kind' => 'moved', 'step' => 1, 'key' => 'x'],
@@ -303,6 +310,68 @@ final class LogTest extends TestCase
         $this->putJson("/api/lessons/{$lesson->id}", $input)
             ->assertConflict()
             ->assertJsonPath('message', fn (string $m): bool => str_contains($m, 'has been taught'));
+    }
+
+    /** Clocks of 1901, 1970, 1999 and 2100: all is kept, in the server's order and by its time. */
+    public function testADeviceWithAnyClockTeaches(): void
+    {
+        [, $lesson] = $this->planned();
+        [$ada] = $lesson->learnerIds();
+        $now = now()->getTimestampMs();
+        foreach ([-2_177_452_800_000, 0, 946_684_799_000, 4_102_444_800_000] as $i => $clock) {
+            $this->send(
+                $lesson->id,
+                ['kind' => 'moved', 'step' => $i + 1, 'device_ms' => $clock, 'after' => 99],
+                ['kind' => 'done', 'learner' => $ada, 'step' => $i + 1, 'device_ms' => $clock + 1234],
+            )->assertOk();
+        }
+        $events = $this->send($lesson->id, ['kind' => 'ended', 'device_ms' => PHP_INT_MAX])->assertOk()->json('events');
+        self::assertSame(range(1, 9), array_column($events, 'number'));
+        foreach ($events as $event) {
+            self::assertEqualsWithDelta($now, $event['at_ms'], 20_000);
+        }
+        self::assertSame([4, 'taught'], [$lesson->refresh()->step, $lesson->status()]);
+        $kept = EventRows::after($lesson, 1)[0][0]->origin->deviceMs;
+        self::assertSame(-2_177_452_800_000 + 1234, $kept, 'the offset of the clock is known');
+    }
+
+    public function testALessonWithoutTapsRecordsNothingUntilItIsSaid(): void
+    {
+        [, $lesson] = $this->planned();
+        [$ada, $bram, $cleo] = $lesson->learnerIds();
+        $this->send(
+            $lesson->id,
+            ['kind' => 'started', 'marks' => 'close'],
+            ['kind' => 'moved', 'step' => 8],
+            ['kind' => 'away', 'learner' => $cleo],
+        )->assertOk();
+        $finishes = $this->endLesson($lesson->id)['record']['finishes'];
+        self::assertSame([[$cleo, 'away']], array_map(
+            static fn (array $f): array => [$f['learner'], $f['outcome']],
+            $finishes,
+        ));
+        self::assertSame([$cleo], FinishRecord::query()->pluck('learner_id')->all(), 'nobody else is away');
+        $done = ['model' => 'drinking-cup', 'finish' => 'alone', 'step' => null];
+        $this->send(
+            $lesson->id,
+            ['kind' => 'corrected', 'learner' => $ada, 'correction' => $done],
+            ['kind' => 'corrected', 'learner' => $bram, 'correction' => $done],
+        )->assertOk();
+        self::assertSame(2, $this->getJson("/api/lessons/{$lesson->id}")->json('card.finished'));
+    }
+
+    public function testWhoIsPutBackAfterTheLessonHasTheRecordOfIt(): void
+    {
+        [, $lesson] = $this->planned();
+        [$ada] = $lesson->learnerIds();
+        $this->send($lesson->id, ['kind' => 'done', 'learner' => $ada, 'step' => 7])->assertOk();
+        $this->travel(2)->seconds();
+        $this->deleteJson("/api/groups/{$lesson->group_id}/learners/$ada?sure=1")->assertOk();
+        $this->travel(2)->seconds();
+        $this->endLesson($lesson->id);
+        self::assertSame(0, FinishRecord::query()->where('learner_id', $ada)->count(), 'she lies in the bin');
+        $this->postJson("/api/bin/learner/$ada/restore")->assertNoContent();
+        self::assertSame('alone', FinishRecord::query()->where('learner_id', $ada)->sole()->outcome->value);
     }
 
     public function testOneLeadsNewDayIsNotLostToAnothersForm(): void

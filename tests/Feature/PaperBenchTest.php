@@ -33,10 +33,12 @@ final class PaperBenchTest extends TestCase
             ->json();
         self::assertSame([-5, false], [$log[0]['sheets'], $log[0]['undone']]);
         self::assertStringContainsString('Drinking cup', $log[0]['why']);
-        $this->postJson("/api/stocks/{$stock->id}/undo")
-            ->assertOk()
-            ->assertJsonPath('count', 10);
-        $this->postJson("/api/stocks/{$stock->id}/undo")->assertStatus(422);
+        $back = fn (mixed $change) => $this->postJson("/api/stocks/{$stock->id}/undo", ['change' => $change]);
+        $back($log[0]['id'])->assertOk()->assertJsonPath('count', 10);
+        $back($log[0]['id'])->assertOk()->assertJsonPath('count', 10); // pressed twice: still once
+        foreach ([null, 'x', [1], $log[0]['id'] + 1] as $none) {
+            $back($none)->assertStatus(422)->assertJsonPath('errors.0.pointer', '/change');
+        }
         self::assertSame('Marta', $lead->name);
     }
 
@@ -447,7 +449,8 @@ final class PaperBenchTest extends TestCase
         );
         $this->endLesson($id);
         self::assertSame([30, 0], [$a4->refresh()->count, $strips->refresh()->count]);
-        $this->postJson("/api/stocks/{$strips->id}/undo")
+        $taken = $this->getJson("/api/stocks/{$strips->id}/changes")->json('0.id');
+        $this->postJson("/api/stocks/{$strips->id}/undo", ['change' => $taken])
             ->assertOk()
             ->assertJsonPath('count', 3);
         // The paper of a lesson that is planned goes from the cupboard: the lesson says so and goes on with the other.

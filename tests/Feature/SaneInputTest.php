@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Group;
+use App\Models\Stock;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** What no form sends and somebody will: refused with its place before anything else looks at it; nothing is kept. */
@@ -53,6 +54,57 @@ final class SaneInputTest extends TestCase
             '/a~1b~0c',
             'too large',
         ];
+    }
+
+    public function testAListWhereTextIsMeantIsRefusedAtItsPlace(): void
+    {
+        $lead = $this->lead();
+        $this->actingAs($lead);
+        $group = $this->group($lead);
+        $lesson = $this->postJson('/api/lessons', $this->lessonInput($group))->assertCreated()->json('card.id');
+        $stock = ['name' => 'A4', 'width_mm' => 210, 'height_mm' => 297];
+        $deed = $this->deeds([['kind' => 'moved', 'step' => 1]])['events'][0];
+        $lists = [
+            ['POST', '/api/stocks', [...$stock, 'tags' => ['red', ['red']]], '/tags/1'],
+            ['POST', '/api/stocks', [...$stock, 'tags' => [['a' => 'b'], 'red']], '/tags/0'],
+            [
+                'POST',
+                "/api/lessons/$lesson/events",
+                ['after' => 0, 'events' => [$deed, ['key' => ['x']] + $deed]],
+                '/events/1/key',
+            ],
+            ['PUT', "/api/lessons/$lesson", $this->lessonInput($group, ['starts_at' => ['2026-11-24']]), '/starts_at'],
+            ['PUT', "/api/lessons/$lesson", $this->lessonInput($group, ['starts_at' => 20261124]), '/starts_at'],
+            ['PUT', "/api/lessons/$lesson", $this->lessonInput($group, ['ends_at' => [1]]), '/ends_at'],
+            ['POST', '/api/stocks', [...$stock, 'tags' => ['Red', 'red']], '/tags/0'],
+        ];
+        foreach ($lists as [$method, $path, $body, $pointer]) {
+            $this->json($method, $path, $body)->assertStatus(422)->assertJsonPath('errors.0.pointer', $pointer);
+        }
+        $this->putJson("/api/lessons/$lesson", $this->lessonInput($group, ['ends_at' => '2026-11-24T15:00']))
+            ->assertStatus(422)
+            ->assertJsonPath('errors.0.message', 'The slot ends before it starts. Choose an end after the start.');
+    }
+
+    /** Between the question whether a name is free and taking it, somebody else takes it. */
+    public function testTwoOfOneNameAtOnceIsSaid(): void
+    {
+        $lead = $this->lead();
+        $this->actingAs($lead);
+        $first = true;
+        foreach ([Group::class, Stock::class] as $class) {
+            $class::creating(static function (Group|Stock $new) use (&$first, $class): void {
+                if ($first) {
+                    $first = false;
+                    $class::query()->create($new->getAttributes());
+                }
+            });
+        }
+        $group = ['name' => 'Gulls', 'age_band' => 'junior', 'helpers' => 1, 'learners' => []];
+        foreach (['/api/groups' => $group, '/api/stocks' => ['name' => 'A4', 'width_mm' => 210, 'height_mm' => 297]] as $path => $body) {
+            $first = true;
+            $this->postJson($path, $body)->assertStatus(409)->assertJsonPath('errors.0.pointer', '/name');
+        }
     }
 
     #[DataProvider('bodies')]

@@ -7,6 +7,27 @@ namespace Tests\Feature;
 /** What another way of teaching changes, before anything is planned. */
 final class WaysTest extends TestCase
 {
+    /** As a lead has them who has gone through all questions of both birds once. */
+    public function testALessonIsPlannedWithEveryWayOfBothBirdsKept(): void
+    {
+        $lead = $this->lead();
+        $this->actingAs($lead);
+        $models = [];
+        foreach (['crane', 'flapping-bird'] as $bird) {
+            $passages = $this->getJson("/api/models/$bird/ways")->assertOk()->json('passages');
+            $ways = [];
+            foreach ($passages as $passage) {
+                $ways[$passage['name']] = array_column($passage['options'], 'key', 'chosen')[true];
+            }
+            self::assertGreaterThanOrEqual(10, count($ways), $bird);
+            $this->putJson("/api/models/$bird/ways", ['ways' => $ways])->assertOk();
+            $models[] = ['model' => $bird, 'ways' => $ways];
+        }
+        self::assertGreaterThan(10, max(array_map(static fn (array $m): int => count($m['ways']), $models)));
+        $this->postJson('/api/lessons', ['models' => $models] + $this->lessonInput($this->group($lead)))
+            ->assertCreated();
+    }
+
     public function testEachOptionSaysWhatItChanges(): void
     {
         $lead = $this->lead();

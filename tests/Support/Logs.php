@@ -8,6 +8,7 @@ use Cathedra\Core\Lesson\Event;
 use Cathedra\Core\Lesson\EventKind;
 use Cathedra\Core\Lesson\Finish;
 use Cathedra\Core\Lesson\Log;
+use Cathedra\Core\Lesson\Marking;
 use Cathedra\Core\Lesson\Origin;
 use Cathedra\Core\Lesson\Outcome;
 use Cathedra\Core\Lesson\Programme;
@@ -57,6 +58,7 @@ final class Logs
                     : Outcome::of(Finish::from($correction['finish']), $correction['step']),
                 'text' => $e['text'] ?? null,
                 'way' => isset($e['way']) ? self::way($e['way']) : null,
+                'marks' => isset($e['marks']) ? Marking::from($e['marks']) : null,
             ],
         );
     }
@@ -139,6 +141,7 @@ final class Logs
                 'taken-back' => ['cancels' => 'k'.$chance->getInt(1, $count)],
                 'corrected' => ['correction' => self::correction($chance, $known)],
                 'noted' => ['text' => 'A note.'],
+                'started' => $chance->getInt(0, 1) === 1 ? ['marks' => 'close'] : [],
                 'way-changed' => ['way' => self::change($chance, $programme, $n)],
                 default => [],
             };

@@ -2145,6 +2145,11 @@ export interface components {
             correction?: components["schemas"]["Correction"] | null;
             text?: string | null;
             way?: components["schemas"]["WayChange"] | null;
+            /**
+             * @description how the lesson is marked; of a start
+             * @enum {string|null}
+             */
+            marks?: "close" | null;
             /** @description name of whose account did it */
             by?: string | null;
         };
@@ -2167,6 +2172,11 @@ export interface components {
             cancels?: string | null;
             correction?: components["schemas"]["Correction"] | null;
             way?: components["schemas"]["WayChange"] | null;
+            /**
+             * @description of a start
+             * @enum {string|null}
+             */
+            marks?: "close" | null;
             text?: string | null;
         };
         /** @enum {string} */
@@ -3508,9 +3518,15 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody?: {
+            content: {
+                "application/json": {
+                    change: number;
+                };
+            };
+        };
         responses: {
-            /** @description the latest change of its count is taken back */
+            /** @description a change of its count is taken back, once however often it is asked */
             200: {
                 headers: {
                     [name: string]: unknown;

@@ -58,7 +58,8 @@ export function useWays(id: () => number, slug: () => string, lesson: () => Less
       const event = {
         key: crypto.randomUUID(),
         kind: 'way-changed' as const,
-        device: deviceName(),
+        // A name of its own: nobody counts by the new way before the server has told it, this tab neither.
+        device: `${deviceName()}.${crypto.randomUUID().slice(0, 8)}`,
         device_ms: Date.now(),
         after: seen.of(id()),
         way,

@@ -48,8 +48,8 @@ async function show(stock: StockData) {
           changes: await answer(client.GET('/api/stocks/{stock}/changes', { params: { path: { stock: stock.id } } })),
         }
 }
-async function undo(stock: StockData) {
-  await answer(client.POST('/api/stocks/{stock}/undo', { params: { path: { stock: stock.id } } }))
+async function undo(stock: StockData, change: number) {
+  await answer(client.POST('/api/stocks/{stock}/undo', { params: { path: { stock: stock.id } }, body: { change } }))
   await cache.invalidateQueries()
   log.value = null
   await show(stock)
@@ -140,7 +140,7 @@ async function remove(stock: StockData) {
                 v-if="!entry.undone && log.changes.findIndex((c) => !c.undone) === i"
                 variant="outlined"
                 height="40"
-                @click="undo(stock)"
+                @click="undo(stock, entry.id)"
                 >{{ t('cupboard.undo') }}</v-btn
               >
             </p>

@@ -38,6 +38,15 @@ const nameOf = (learner: number) => props.lesson.group.learners.find((l) => l.id
 const titleOf = (name: string) => props.lesson.models.find((m) => m.slug === name)?.title ?? name
 const refused = computed(() => deeds.aside.value.filter((deed) => deed.lesson === props.lesson.card.id))
 
+/** Of whom nothing is recorded though the lesson has ended; what they all did is said with one press. */
+const others = computed(() =>
+  standing.value.ended_ms === null ? [] : props.lesson.group.learners.filter((l) => !of(l.id)),
+)
+function enterOthers(finish: Finish) {
+  const at = Math.max(1, Math.min(model.value?.steps ?? 1, standing.value.step - (model.value?.first ?? 1) + 1))
+  for (const learner of others.value) enter(learner.id, finish, at)
+}
+
 /** Who set it by hand last, and when. */
 function history(learner: number): string {
   const last = log.value.events
@@ -95,7 +104,7 @@ watch([waiting, newest], ([left], [before]) => {
             name: nameOf(offer.learner),
             model: titleOf(offer.model),
             to: said(offer.to),
-            from: said(offer.from),
+            from: said(offer.from ?? undefined),
           })
         }}
         <button type="button" @click="enter(offer.learner, offer.to[0], offer.to[1], offer.model)">
@@ -103,6 +112,12 @@ watch([waiting, newest], ([left], [before]) => {
         </button>
       </p>
     </section>
+    <div v-if="others.length" class="sheet others" role="group" :aria-label="t('keep.others', others.length)">
+      <b>{{ t(others.length === lesson.group.learners.length ? 'keep.everybody' : 'keep.others', others.length) }}</b>
+      <button v-for="kind in kinds" :key="kind" type="button" @click="enterOthers(kind)">
+        {{ t(`keep.othersAre.${kind}`) }}
+      </button>
+    </div>
     <ul class="sheet list people">
       <li v-for="learner in lesson.group.learners" :key="learner.id">
         <FinishMark
@@ -142,6 +157,8 @@ watch([waiting, newest], ([left], [before]) => {
 
 <style scoped>
 .late { padding: 12px 20px; border-left: 6px solid var(--now); }
+.others { padding: 4px 20px; display: flex; flex-wrap: wrap; gap: 0 22px; align-items: center; }
+.others button { text-decoration: underline; font-weight: 700; min-height: 48px; color: var(--tide-deep); }
 .late button, .again {
   text-decoration: underline; font-weight: 700; min-height: 44px; color: var(--tide-deep); justify-self: start;
 }

@@ -6,6 +6,7 @@ import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { useLesson, useProgramme } from '../api/lessons'
 import { useFolds } from '../api/models'
+import { ask } from '../parts/asking'
 import AskState from '../parts/AskState.vue'
 import FoldPicture from '../parts/FoldPicture.vue'
 import { typing } from '../parts/typing'
@@ -16,7 +17,7 @@ import StepGuidance from './StepGuidance.vue'
 import StepShown from './StepShown.vue'
 import StepThread from './StepThread.vue'
 import type { StageLog } from './useLessonLog'
-import { useStage } from './useStage'
+import { type Mark, useStage } from './useStage'
 
 const props = defineProps<{
   id: number
@@ -56,7 +57,7 @@ const own = computed(() => {
   return of && { slug: of.slug, ways: of.ways, number: (at.value ?? 0) - of.first + 1 }
 })
 const dark = ref(false)
-const mode = ref<'done' | 'help'>('done')
+const mode = ref<Mark>('done')
 const shown = ref(0)
 
 /** The next model of the lesson begins with this step. */
@@ -108,9 +109,19 @@ const otherWays = computed(() => ({
   name: 'ways',
   params: { id: props.id, slug: model.value?.summary.slug ?? lesson.data.value?.card.model ?? '' },
 }))
+/** A lesson in which nobody was tapped says nothing of anybody, so whoever ends it is asked; '' leaves it open. */
+const askHowAllEnded = () =>
+  ask({
+    title: t('stage.didAll'),
+    text: t('stage.didAllText'),
+    choices: ['each', 'all', 'none'].map((key) => ({ key, label: t(`stage.didAll_${key}`) })),
+  }) as Promise<'each' | 'all' | 'none' | ''>
+
 async function end() {
   if (stage.ending.value) return
-  await stage.end()
+  const everybody = stage.untapped.value && !props.rehearsed ? await askHowAllEnded() : undefined
+  if (everybody === '') return
+  await stage.end(everybody)
   if (props.rehearsed) {
     emit('ended')
     return
@@ -135,6 +146,7 @@ const keys: Record<string, () => void> = {
   d: () => { mode.value = 'done' },
   w: () => { if (!props.rehearsed) void router.push(otherWays.value) },
   h: () => { mode.value = 'help' },
+  a: () => { mode.value = 'away' },
 }
 onKeyStroke((event) => {
   if (typing(event)) return
@@ -241,7 +253,9 @@ const LONG = 90
         <RouterLink :to="{ name: 'sign-in', query: { to: `/lessons/${id}/teach` } }">{{ t('signIn.go') }}</RouterLink>
       </p>
       <p v-else-if="stage.ending.value" class="warn" role="status">{{ t('stage.ending', { n: waiting }) }}</p>
-      <p v-else-if="waiting > 1" class="warn">{{ t('stage.offline', { n: waiting }) }}</p>
+      <p v-else-if="waiting > 0 && stage.stalled.value" class="warn" role="status">
+        {{ t(stage.unreachable.value ? 'stage.offline' : 'stage.stalled', waiting) }}
+      </p>
       <p v-if="stage.storageFailed.value" class="warn" role="alert">{{ t('stage.storage') }}</p>
       <RefusedDeeds :deeds="stage.lastRefused.value" @again="stage.again" @drop="stage.drop" />
       <p v-if="standing.ended_ms !== null && !stage.ending.value" class="warn">
@@ -255,11 +269,21 @@ const LONG = 90
         <button type="button" :aria-pressed="mode === 'help'" @click="mode = 'help'">
           {{ t('stage.tapHelp') }} <kbd class="key">H</kbd>
         </button>
+        <button type="button" :aria-pressed="mode === 'away'" @click="mode = 'away'">
+          {{ t('stage.tapAway') }} <kbd class="key">A</kbd>
+        </button>
       </div>
       <SeatPlan :seats="seats" :at="Math.min(at, total)" @tap="tap" />
       <RouterLink v-if="model.routes.length && !rehearsed" class="ways" :to="otherWays">
         {{ t('stage.ways') }} <kbd class="key">W</kbd>
       </RouterLink>
+      <button
+        v-if="!rehearsed && at >= 1 && at <= total && standing.ended_ms === null"
+        type="button"
+        class="ways"
+        @click="end">
+        {{ t('stage.endHere') }}
+      </button>
     </aside>
     <footer>
       <button type="button" @click="go(at - 1)">

@@ -3,10 +3,13 @@ import { computed, ref } from 'vue'
 import type { LessonData } from '../api/client'
 import { adviceOf } from './log/advice'
 import { driftOf } from './log/drift'
-import { isLate, isMark, standingEvents } from './log/log'
+import { counting, isLate, isMark, standingEvents } from './log/log'
 import { seatOf } from './log/standing'
 import { useDeeds } from './queue/deeds'
 import { type StageLog, useLessonLog } from './useLessonLog'
+
+/** What a tap on a seat says. */
+export type Mark = 'done' | 'help' | 'away'
 
 /** A learner's place as the stage shows it. */
 export interface Seat {
@@ -61,12 +64,37 @@ export function useStage(
 
   function go(to: number) {
     if (total.value === 0) return
+    if (standing.value.started_ms === null) void add('started', { marks: 'close' })
     void add('moved', { step: Math.min(total.value + 1, Math.max(0, to)) })
   }
 
-  function mark(learner: number, kind: 'done' | 'help') {
+  /** Marks a learner at the step at hand; a second press on what is said already says nothing new. */
+  function mark(learner: number, kind: Mark) {
     const step = Math.min(standing.value.step, total.value)
-    if (step >= 1) void add(kind, { learner, step })
+    const seat = seatOf(standing.value, learner)
+    const here = !seat.away
+    if (kind === 'away') {
+      void add(here ? 'away' : 'came', { learner })
+    } else if (kind === 'done') {
+      if (step >= 1 && !(here && seat.done >= step && seat.help_ms === null)) void add('done', { learner, step })
+    } else if (step >= 1 && !(here && seat.help_ms !== null)) {
+      void add('help', { learner, step })
+    }
+  }
+
+  /** Whether anything at all was said of anybody: else an end would keep nothing of the lesson. */
+  const untapped = computed(() => !counting(log.value).some((event) => isMark(event) || event.kind === 'corrected'))
+
+  /** Everybody here ended like this, with each model: said at the end of a lesson in which nobody was tapped. */
+  function allEnded(finished: boolean) {
+    const reached = Math.min(standing.value.step, total.value)
+    for (const learner of learners.value.filter(({ id: one }) => !seatOf(standing.value, one).away)) {
+      for (const model of lesson()?.models ?? []) {
+        const step = finished ? null : Math.min(model.steps, Math.max(1, reached - model.first + 1))
+        const finish = finished ? ('alone' as const) : ('stopped' as const)
+        void add('corrected', { learner: learner.id, correction: { model: model.slug, finish, step } })
+      }
+    }
   }
 
   /** Takes the latest mark back: whoever made it, the lead may. */
@@ -78,9 +106,11 @@ export function useStage(
   }
 
   /** Ends the lesson after everything that waits; resolves when the server has it all. */
-  async function end(): Promise<void> {
+  async function end(everybody?: 'all' | 'none' | 'each'): Promise<void> {
     ending.value = true
+    if (standing.value.started_ms === null) void add('started', { marks: 'close' })
     await add('ended')
+    if (everybody === 'all' || everybody === 'none') allEnded(everybody === 'all')
     while (waiting.value > 0) {
       await deeds.send()
       await new Promise((resolve) => {
@@ -100,9 +130,12 @@ export function useStage(
     standing,
     waiting,
     ending,
+    untapped,
     nameOf,
     lastRefused: computed(() => deeds.aside.value.filter((deed) => deed.lesson === id())),
     signedOut: deeds.signedOut,
+    unreachable: deeds.unreachable,
+    stalled: deeds.stalled,
     storageFailed: deeds.storageFailed,
     /** the time in the room, ms */
     clock: computed(() => tick.value.getTime() - Date.now() + now()),

@@ -10,6 +10,7 @@ use Cathedra\Core\Lesson\EventKind;
 use Cathedra\Core\Lesson\Finish;
 use Cathedra\Core\Lesson\Lesson;
 use Cathedra\Core\Lesson\Log;
+use Cathedra\Core\Lesson\Marking;
 use Cathedra\Core\Lesson\Origin;
 use Cathedra\Core\Lesson\Outcome;
 use Cathedra\Core\Lesson\Slot;
@@ -149,12 +150,27 @@ final class AdmitTest extends TestCase
         );
     }
 
-    public function testAClockMayBeAnHourAheadAndAnyTimeBehind(): void
+    public function testNoDeedIsRefusedForItsClock(): void
     {
-        foreach ([[self::HOUR, null], [self::HOUR + 1, 'device_ms'], [-100 * self::HOUR, null]] as [$ahead, $field]) {
-            $event = Event::of('k', EventKind::Ended, new Origin('d', 1_000 + $ahead, 0, 1), 1, 1_000);
-            self::assertSame($field, self::refused(static fn () => self::lesson()->admit($event, Log::of([]))));
+        foreach ([0, self::HOUR + 1, -100 * self::HOUR, 4_102_444_800_000, PHP_INT_MIN, PHP_INT_MAX] as $clock) {
+            $event = Event::of('k', EventKind::Ended, new Origin('d', $clock, 0, 1), 1, 1_000);
+            self::assertNull(self::refused(static fn () => self::lesson()->admit($event, Log::of([]))));
+            self::assertGreaterThanOrEqual(1000, (int) gmdate('Y', intdiv($event->origin->deviceMs, 1000)));
+            self::assertLessThanOrEqual(9999, (int) gmdate('Y', intdiv($event->origin->deviceMs, 1000)));
         }
+    }
+
+    public function testOnlyAStartSaysHowItIsMarkedAndNeedNot(): void
+    {
+        self::assertSame(Marking::Close, self::event(EventKind::Started, ['marks' => Marking::Close])->marks);
+        self::assertNull(self::event(EventKind::Started, [])->marks);
+        self::assertSame(
+            'marks',
+            self::refused(static fn () => self::event(EventKind::Ended, ['marks' => Marking::Close])),
+        );
+        self::assertFalse(
+            self::event(EventKind::Started, ['marks' => Marking::Close])->saysTheSameAs(self::event(EventKind::Started, [])),
+        );
     }
 
     public function testOutcomesAndSlotsOutOfBounds(): void

@@ -4,7 +4,10 @@ type Schemas = components['schemas']
 export type EventKind = Schemas['EventKind']
 /** One line of a lesson's log; what the server leaves out may be missing. */
 export type LogEvent = Pick<Schemas['EventData'], 'key' | 'kind' | 'number' | 'at_ms' | 'device' | 'after'> &
-  Partial<Pick<Schemas['EventData'], 'learner' | 'step' | 'cancels' | 'correction' | 'text' | 'way' | 'by'>>
+  Partial<Pick<
+    Schemas['EventData'],
+    'learner' | 'step' | 'cancels' | 'correction' | 'text' | 'way' | 'marks' | 'by'
+  >>
 export type WayChange = Schemas['WayChange']
 export interface TaughtModel {
   slug: string
@@ -24,6 +27,8 @@ export interface Log {
   events: LogEvent[]
   /** number of the end that stands; null while the lesson is open */
   ended: number | null
+  /** what the first start said; null in lessons begun before it was asked */
+  marks: LogEvent['marks'] | null
   takenBack: ReadonlySet<string>
 }
 
@@ -45,7 +50,8 @@ export function logOf(given: readonly LogEvent[]): Log {
     if (!named || !mayBeTakenBack(named)) continue
     if (ended === null || event.number < ended || named.number > ended || !isMark(named)) takenBack.add(named.key)
   }
-  return { events, ended, takenBack }
+  const marks = events.find((event) => event.marks)?.marks ?? null
+  return { events, ended, marks, takenBack }
 }
 
 /** An event with its step as the lesson counts them now, whatever way was shown when it was done. */

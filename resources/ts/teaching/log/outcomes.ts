@@ -6,7 +6,8 @@ export type Outcome = readonly [Finish, number | null]
 export interface Offer {
   learner: number
   model: string
-  from: Outcome
+  /** null where nothing is recorded */
+  from: Outcome | null
   to: Outcome
 }
 export interface Outcomes {
@@ -43,13 +44,15 @@ export function outcomesOf(log: Log, models: readonly TaughtModel[], learners: r
         ? ([correction.correction.finish as Finish, correction.correction.step] as const)
         : log.ended === null
           ? null
-          : marked
-      if (record === null) continue
-      ;(records[learner] ??= {})[model.slug] = record
+          : log.marks && !counted.has(learner)
+            ? null // silence is not absence
+            : marked
+      if (record) (records[learner] ??= {})[model.slug] = record
+      if (log.ended === null) continue
       const lateOne = outcome(withLate.get(learner), model)
       const last = lateAt.get(learner)
       const settled = correction !== undefined && correction.number > (last ?? 0)
-      if (last !== undefined && !settled && !same(lateOne, marked) && !same(lateOne, record)) {
+      if (last !== undefined && !settled && !same(lateOne, marked) && !(record && same(lateOne, record))) {
         offers.push({ learner, model: model.slug, from: record, to: lateOne })
       }
     }

@@ -1,5 +1,5 @@
 import { computed, readonly, ref, shallowRef } from 'vue'
-import { answer, client } from '../../api/client'
+import { answer, client, Problem } from '../../api/client'
 import type { components } from '../../api/schema'
 import { sendAll } from './sender'
 import { type EventInput, openStore, type Store, type StoredDeed } from './store'
@@ -22,6 +22,10 @@ export function createDeeds(store: Store, post: Post, channel?: BroadcastChannel
   const homeless = shallowRef<readonly StoredDeed[]>([])
   const storageFailed = ref(false)
   const signedOut = ref(false)
+  /** the last time something was sent, nothing answered */
+  const unreachable = ref(false)
+  /** what was sent last was not taken and is sent again */
+  const stalled = ref(false)
   const listeners = new Set<Listener>()
   let tries = 0
   let timer: ReturnType<typeof setTimeout> | undefined
@@ -82,7 +86,17 @@ export function createDeeds(store: Store, post: Post, channel?: BroadcastChannel
     const work = async () => {
       const sent = await sendAll(whose, {
         store: roof,
-        send: post,
+        send: (lesson, events) =>
+          post(lesson, events).then(
+            (said) => {
+              unreachable.value = false
+              return said
+            },
+            (problem: unknown) => {
+              unreachable.value = !(problem instanceof Problem) || problem.status === 0 || problem.status === 503
+              throw problem
+            },
+          ),
         acknowledged: (lesson, log) => {
           listeners.forEach((tell) => {
             tell(lesson, log)
@@ -93,6 +107,7 @@ export function createDeeds(store: Store, post: Post, channel?: BroadcastChannel
       })
       signedOut.value = sent === 'signed-out'
       tries = sent === 'all' ? 0 : tries + 1
+      stalled.value = tries > 0
       await changed()
     }
     const name = `cathedra deeds of ${whose}`
@@ -138,6 +153,8 @@ export function createDeeds(store: Store, post: Post, channel?: BroadcastChannel
     },
     storageFailed: readonly(storageFailed),
     signedOut: readonly(signedOut),
+    unreachable: readonly(unreachable),
+    stalled: readonly(stalled),
   }
 }
 

@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Cathedra\Core\Lesson;
+
+/** How a lesson is marked; said when it starts. Lessons begun before this was asked say nothing. */
+enum Marking: string
+{
+    /** Every done is tapped: of whom nothing was said, nothing is known. */
+    case Close = 'close';
+}
