@@ -33,6 +33,11 @@ final readonly class LearnedTimes
 
     private const KEPT_DAYS = 30;
 
+    /** Percent of the time; less is not said. */
+    private const WORTH_SAYING = 3;
+
+    private const DAYS_NAMED = 3;
+
     public function __construct(
         private LibraryFiles $files,
         private ModelShelf $shelf,
@@ -61,45 +66,80 @@ final readonly class LearnedTimes
         return $this->kept($organisation)['marks'];
     }
 
-    /** What the times of a plan rest on, in a sentence. */
-    public function said(int $organisation): string
+    /** What the times of a lesson's plan rest on, and what made them longer or shorter, in sentences. */
+    public function said(Lesson $lesson): string
     {
+        $organisation = $lesson->organisation_id;
         $words = $this->files->words();
         $lessons = count(array_filter($this->marks($organisation)));
         $before = Learned::before($this->files->times());
-
-        return $lessons === 0
+        $rest = $lessons === 0
             ? $words->say('plan', 'times-estimate', [
                 'low' => (string) round($before->low, 1), 'high' => (string) round($before->high, 1),
             ])
             : $words->say('plan', 'times-learned', [
                 'marks' => $this->of($organisation)->marks, 'lessons' => $lessons,
             ]);
+
+        return trim($rest.' '.$this->paceSaid($lesson));
     }
 
-    /** @return array{state: string, learned: Learned, marks: array<int, int>} */
+    /** What was learned of the group's own pace and from which lessons; nothing where it changes next to nothing. */
+    private function paceSaid(Lesson $lesson): string
+    {
+        $factor = $this->of($lesson->organisation_id)->groups[(string) $lesson->group_id] ?? null;
+        $percent = $factor === null ? 0 : (int) round(100 * ($factor->middle - 1));
+        if ($factor === null || abs($percent) < self::WORTH_SAYING) {
+            return '';
+        }
+        $days = array_slice($this->kept($lesson->organisation_id)['days'][$lesson->group_id] ?? [], -self::DAYS_NAMED);
+
+        return $this->files->words()->say('plan', $percent > 0 ? 'pace-slower' : 'pace-quicker', [
+            'percent' => abs($percent), 'marks' => $factor->marks, 'days' => implode(', ', $days),
+        ]);
+    }
+
+    /** @return array{state: string, learned: Learned, marks: array<int, int>, days: array<int, list<string>>} */
     private function kept(int $organisation): array
     {
         return Once::aRequest("learned:$organisation", fn (): array => $this->found($organisation));
     }
 
-    /** @return array{state: string, learned: Learned, marks: array<int, int>} */
+    /** @return array{state: string, learned: Learned, marks: array<int, int>, days: array<int, list<string>>} */
     private function found(int $organisation): array
     {
         $state = $this->state($organisation);
-        /** @var array{state: string, learned: Learned, marks: array<int, int>}|null $kept one entry, written over */
-        $kept = $this->cache->get("learned:$organisation");
+        /**
+         * @var array{state: string, learned: Learned, marks: array<int, int>, days: array<int, list<string>>}|null $kept
+         *     one entry, written over
+         */
+        $kept = $this->cache->get("paces:$organisation");
         if ($kept === null || $kept['state'] !== $state) {
             $marks = $this->read($organisation);
             $kept = [
                 'state' => $state,
                 'learned' => Learned::of(array_merge(...array_values($marks)), $this->files->times()),
                 'marks' => array_map(count(...), $marks),
+                'days' => $this->days(array_keys(array_filter($marks))),
             ];
-            $this->cache->put("learned:$organisation", $kept, 86400 * self::KEPT_DAYS);
+            $this->cache->put("paces:$organisation", $kept, 86400 * self::KEPT_DAYS);
         }
 
         return $kept;
+    }
+
+    /**
+     * @param  list<int>  $lessons
+     * @return array<int, list<string>> days of lessons that were learned from, by group, as they came
+     */
+    private function days(array $lessons): array
+    {
+        $days = [];
+        foreach (Lesson::query()->whereIn('id', $lessons)->orderBy('starts_at')->get(['group_id', 'starts_at']) as $one) {
+            $days[$one->group_id][] = $one->starts_at->format('j M');
+        }
+
+        return $days;
     }
 
     private function state(int $organisation): string

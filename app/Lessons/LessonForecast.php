@@ -76,7 +76,7 @@ final readonly class LessonForecast
                     ?? ['stock' => null, 'title' => '', 'mm' => null],
                 'then' => OutlookData::of($l->then),
             ], $forecast->levers),
-            $this->learned->said($lesson->organisation_id),
+            $this->learned->said($lesson),
         );
     }
 

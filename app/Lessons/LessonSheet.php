@@ -84,7 +84,7 @@ final readonly class LessonSheet
                 $lesson->minutes,
                 intdiv($plan->spare(), 60),
                 $plan->spare() >= 0,
-                $this->learned->said($lesson->organisation_id),
+                $this->learned->said($lesson),
             ),
             $events,
             $this->record->of($lesson, $log, $programme),

@@ -30,7 +30,10 @@ final readonly class BaseTimes
      * @param  float  $smallFactor  a step whose shortest crease is shorter than $smallMm
      * @param  float  $hardPaper  paper that folds the model hardly, against paper that folds it well
      * @param  float  $smallGroup  learners of a small group at most
-     * @param  float  $priorMarks  marks of taught lessons that an estimate is worth
+     * @param  float  $priorMarks  marks of taught lessons that the estimate of a fold is worth
+     * @param  float  $groupSpread  sigma of ln(pace) between groups of one age band
+     * @param  float  $priorLessons  lessons of a group that its expected pace is worth
+     * @param  float  $fullMarks  a lesson of m marks says as much as m / (m + this) of one marked throughout
      * @param  array<string, float>  $weights  by kind of fold: how hard it is by itself
      * @param  array<string, float>  $blocks  arrive, hand_out, checkpoint, next_model, decorate, talk, display, clear,
      *     and rotate: to change places between small groups
@@ -57,6 +60,9 @@ final readonly class BaseTimes
         public float $hardPaper,
         public float $smallGroup,
         public float $priorMarks,
+        public float $groupSpread,
+        public float $priorLessons,
+        public float $fullMarks,
         public array $weights,
         public array $learned = [],
     ) {
@@ -116,6 +122,9 @@ final readonly class BaseTimes
             $file->number('hard_paper_factor', 1, 3),
             $file->number('small_group', 2, 20),
             $file->number('prior_marks', 0.1, 1000),
+            $file->number('group_spread', 0.01, 2),
+            $file->number('prior_lessons', 0.1, 100),
+            $file->number('full_marks', 0, 1000),
             $folds->weights,
         );
     }

@@ -48,6 +48,9 @@ final class Sheets
             'hard_paper_factor' => 1.2,
             'small_group' => 6,
             'prior_marks' => 2,
+            'group_spread' => 0.2,
+            'prior_lessons' => 3,
+            'full_marks' => 20,
             'help_seconds' => 30.0,
             'stuck_rate' => array_fill(1, 5, 0.0),
             'blocks' => [

@@ -11,13 +11,15 @@ use Cathedra\Core\Space\Settle\Cholesky;
  * What taught lessons say of times: for each kind of fold and each group a factor on the estimate, by the conjugate
  * normal update on log time.
  *
- *   ln(seconds / expected) = beta of the fold + gamma of the group + theta of the learner + eps
+ *   ln(seconds / expected) = beta of the fold + gamma of the group + lambda of the lesson + theta of the learner + eps
  *
- * with theta ~ N(0, spread^2), eps ~ N(0, own_spread^2) as in the rehearsal, and beta, gamma ~ N(0, s^2) before
- * anything was seen; s^2 = (spread^2 + own_spread^2) / w, so that the estimate is worth as much as w marks
- * (library/base-times.yaml). All of them are solved together (normal equations; learners are taken out in closed form,
- * since each is seen at several steps), so that a slow group does not make a fold slow. Source: the textbook result for
- * normal data of known variance.
+ * with theta ~ N(0, spread^2), eps ~ N(0, own_spread^2) as in the rehearsal. Before anything was seen, beta ~
+ * N(0, (spread^2 + own_spread^2) / prior_marks), gamma ~ N(0, group_spread^2), and lambda, what one lesson has of its own
+ * (a loud room, paper, a lead who taps late), ~ N(0, prior_lessons group_spread^2 (1 + full_marks / m)) for a lesson of m
+ * marks: however many marks a lesson has, the expected pace of the group is worth prior_lessons of them, and a few marks
+ * of a lesson move next to nothing (library/base-times.yaml). All are solved together (normal equations; learners and
+ * lessons are taken out in closed form by Woodbury's identity), so that a slow group does not make a fold slow. Source:
+ * the textbook result for normal data of known variance.
  */
 final readonly class Learned
 {
@@ -36,46 +38,61 @@ final readonly class Learned
     public static function of(array $marks, BaseTimes $times): self
     {
         [$between, $within] = [$times->spread ** 2, max(1e-6, $times->ownSpread ** 2)];
-        $prior = $times->priorMarks / ($between + $within);
-        $index = [];
-        $seen = [];
-        $learners = [];
+        $index = $seen = $lessons = [];
         foreach ($marks as $mark) {
             foreach (["f:$mark->fold", "g:$mark->group"] as $name) {
                 $index[$name] ??= count($index);
                 $seen[$name] = ($seen[$name] ?? 0) + 1;
             }
-            $learners[$mark->learner][] = $mark;
+            $lessons[$mark->lesson][$mark->learner][] = $mark;
         }
         $n = count($index);
         $matrix = [];
-        for ($i = 0; $i < $n; $i++) {
-            $matrix[] = array_fill(0, $n, 0.0);
-            $matrix[$i][$i] = $prior;
+        foreach ($index as $name => $i) {
+            $matrix[$i] = array_fill(0, $n, 0.0);
+            $matrix[$i][$i] = str_starts_with($name, 'f:')
+                ? $times->priorMarks / ($between + $within)
+                : 1 / $times->groupSpread ** 2;
         }
         $right = array_fill(0, $n, 0.0);
-        foreach ($learners as $own) {
-            // inverse covariance of one learner's marks: (I - rho 1 1^T) / within
-            $rho = $between / ($within + count($own) * $between);
-            $sum = array_fill(0, $n, 0.0);
-            $total = 0.0;
-            foreach ($own as $mark) {
-                [$a, $b] = [$index["f:$mark->fold"], $index["g:$mark->group"]];
-                foreach ([[$a, $a], [$b, $b], [$a, $b], [$b, $a]] as [$i, $j]) {
-                    $matrix[$i][$j] += 1 / $within;
+        foreach ($lessons as $learners) {
+            $shares = array_fill(0, $n, 0.0); // X^T V^-1 1 of the lesson, V without what the lesson has of its own
+            [$worth, $total] = [0.0, 0.0]; // 1^T V^-1 1 and 1^T V^-1 y
+            foreach ($learners as $own) {
+                // inverse covariance of one learner's marks: (I - rho 1 1^T) / within
+                $rho = $between / ($within + count($own) * $between);
+                $sum = array_fill(0, $n, 0.0);
+                $of = 0.0;
+                foreach ($own as $mark) {
+                    [$a, $b] = [$index["f:$mark->fold"], $index["g:$mark->group"]];
+                    foreach ([[$a, $a], [$b, $b], [$a, $b], [$b, $a]] as [$i, $j]) {
+                        $matrix[$i][$j] += 1 / $within;
+                    }
+                    $right[$a] += $mark->ln / $within;
+                    $right[$b] += $mark->ln / $within;
+                    $sum[$a]++;
+                    $sum[$b]++;
+                    $of += $mark->ln;
                 }
-                $right[$a] += $mark->ln / $within;
-                $right[$b] += $mark->ln / $within;
-                $sum[$a]++;
-                $sum[$b]++;
-                $total += $mark->ln;
+                $some = array_keys(array_filter($sum));
+                $left = (1 - $rho * count($own)) / $within;
+                foreach ($some as $i) {
+                    foreach ($some as $j) {
+                        $matrix[$i][$j] -= $rho * $sum[$i] * $sum[$j] / $within;
+                    }
+                    $right[$i] -= $rho * $sum[$i] * $of / $within;
+                    $shares[$i] += $sum[$i] * $left;
+                }
+                $worth += count($own) * $left;
+                $total += $of * $left;
             }
-            $some = array_keys(array_filter($sum));
-            foreach ($some as $i) {
-                foreach ($some as $j) {
-                    $matrix[$i][$j] -= $rho * $sum[$i] * $sum[$j] / $within;
+            $own = self::ownOfALesson($times, array_sum(array_map(count(...), $learners)));
+            $out = $own / (1 + $own * $worth);
+            foreach (array_keys(array_filter($shares)) as $i) {
+                foreach ($shares as $j => $share) {
+                    $matrix[$i][$j] -= $out * $shares[$i] * $share;
                 }
-                $right[$i] -= $rho * $sum[$i] * $total / $within;
+                $right[$i] -= $out * $shares[$i] * $total;
             }
         }
         [$folds, $groups] = [[], []];
@@ -98,7 +115,13 @@ final readonly class Learned
         return new self($folds, $groups, count($marks));
     }
 
-    /** Between which factors eight of ten lie before anything was seen. */
+    /** Variance of what a lesson of so many marks has of its own, in ln(seconds). */
+    private static function ownOfALesson(BaseTimes $times, int $marks): float
+    {
+        return $times->priorLessons * $times->groupSpread ** 2 * (1 + $times->fullMarks / $marks);
+    }
+
+    /** Between which factors eight of ten times of a fold lie before anything was seen. */
     public static function before(BaseTimes $times): Factor
     {
         $s = sqrt(($times->spread ** 2 + $times->ownSpread ** 2) / $times->priorMarks);

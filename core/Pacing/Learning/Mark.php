@@ -10,12 +10,14 @@ final readonly class Mark
     /**
      * @param  string  $fold  kind of fold
      * @param  string  $group  whose pace it tells of
-     * @param  string  $learner  in that lesson
+     * @param  string  $lesson  in which it was made
+     * @param  string  $learner  who made it, in that lesson
      * @param  float  $ln  natural log of the seconds over those that were expected
      */
     public function __construct(
         public string $fold,
         public string $group,
+        public string $lesson,
         public string $learner,
         public float $ln,
     ) {
