@@ -25,6 +25,8 @@ use Illuminate\Support\Facades\DB;
 /**
  * What an organisation's taught lessons say of times: of each kind of fold and of each group's pace. Kept until a
  * lesson is taught, left out or corrected; safe to delete at any time.
+ *
+ * @phpstan-type Kept array{state: string, learned: Learned, marks: array<int, int>, days: array<int, list<string>>}
  */
 final readonly class LearnedTimes
 {
@@ -87,7 +89,7 @@ final readonly class LearnedTimes
     /** What was learned of the group's own pace and from which lessons; nothing where it changes next to nothing. */
     private function paceSaid(Lesson $lesson): string
     {
-        $factor = $this->of($lesson->organisation_id)->groups[(string) $lesson->group_id] ?? null;
+        $factor = $this->of($lesson->organisation_id)->ofGroup((string) $lesson->group_id);
         $percent = $factor === null ? 0 : (int) round(100 * ($factor->middle - 1));
         if ($factor === null || abs($percent) < self::WORTH_SAYING) {
             return '';
@@ -99,20 +101,17 @@ final readonly class LearnedTimes
         ]);
     }
 
-    /** @return array{state: string, learned: Learned, marks: array<int, int>, days: array<int, list<string>>} */
+    /** @return Kept */
     private function kept(int $organisation): array
     {
         return Once::aRequest("learned:$organisation", fn (): array => $this->found($organisation));
     }
 
-    /** @return array{state: string, learned: Learned, marks: array<int, int>, days: array<int, list<string>>} */
+    /** @return Kept */
     private function found(int $organisation): array
     {
         $state = $this->state($organisation);
-        /**
-         * @var array{state: string, learned: Learned, marks: array<int, int>, days: array<int, list<string>>}|null $kept
-         *     one entry, written over
-         */
+        /** @var Kept|null $kept one entry, written over */
         $kept = $this->cache->get("paces:$organisation");
         if ($kept === null || $kept['state'] !== $state) {
             $marks = $this->read($organisation);
@@ -135,7 +134,8 @@ final readonly class LearnedTimes
     private function days(array $lessons): array
     {
         $days = [];
-        foreach (Lesson::query()->whereIn('id', $lessons)->orderBy('starts_at')->get(['group_id', 'starts_at']) as $one) {
+        $rows = Lesson::query()->whereIn('id', $lessons)->orderBy('starts_at')->get(['group_id', 'starts_at']);
+        foreach ($rows as $one) {
             $days[$one->group_id][] = $one->starts_at->format('j M');
         }
 

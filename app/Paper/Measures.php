@@ -8,6 +8,7 @@ use App\Lessons\Programme;
 use App\Lessons\ProgrammeItem;
 use App\Models\Lesson;
 use App\Models\Reading;
+use App\Models\Stock;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Paper\Reading as Measured;
@@ -46,7 +47,7 @@ final readonly class Measures
         $words = $this->files->words();
         $predicted = [];
         $solid = Solid::tryFrom((string) $model->solid);
-        $lengths = array_diff_key($model->measures, ['volume' => 0]);
+        $lengths = $this->lengths($measured, $side, $stock);
         foreach ($solid?->lengths() ?? array_keys($lengths) as $name) {
             $predicted[$name] = [
                 'name' => $name,
@@ -54,7 +55,7 @@ final readonly class Measures
                     null, Solid::Box => $name,
                     default => "$solid->value-$name",
                 }),
-                'mm' => $mm = round($lengths[$name] * $side, 1),
+                'mm' => $mm = round($lengths[$name], 1),
                 'text' => $this->measure->say($mm),
             ];
         }
@@ -82,18 +83,34 @@ final readonly class Measures
             $this->measure->say($side),
             array_values($predicted),
             $solid?->value,
-            $solid === null ? null : $this->volume($solid, $lengths, $side),
+            $solid === null ? null : $this->volume($solid, $lengths),
             $readings,
         );
     }
 
+    /** @return array<string, float> mm; of a model from a whole sheet by the proportions of that sheet */
+    private function lengths(ProgrammeItem $item, float $side, ?Stock $stock): array
+    {
+        $model = $item->facts;
+        $whole = $model->ratio === 1.0 || $stock === null || $model->measures === [] ? null : $this->shelf->sizesOn(
+            $item->slug,
+            $item->ways,
+            min($stock->width_mm, $stock->height_mm),
+            max($stock->width_mm, $stock->height_mm),
+        );
+
+        return $whole['form'] ?? array_map(
+            static fn (float $per): float => $per * $side,
+            array_diff_key($model->measures, ['volume' => 0]),
+        );
+    }
+
     /**
-     * @param  array<string, float>  $lengths  per side
+     * @param  array<string, float>  $sizes  mm
      * @return array{value: float, unit: string, off: float}
      */
-    private function volume(Solid $solid, array $lengths, float $side): array
+    private function volume(Solid $solid, array $sizes): array
     {
-        $sizes = array_map(static fn (float $per): float => $per * $side, $lengths);
         $unit = Unit::from($this->measure->unit);
 
         return [

@@ -7,7 +7,8 @@ namespace App\Paper;
 use App\Lessons\Programme;
 use App\Lessons\ProgrammeItem;
 use App\Models\Lesson;
-use App\Shelf\ModelFacts;
+use App\Models\Stock;
+use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Paper\LessonPaper;
 use Cathedra\Core\Paper\WillItFold;
@@ -17,6 +18,7 @@ final readonly class ModelsOnPaper
 {
     public function __construct(
         private LibraryFiles $files,
+        private ModelShelf $shelf,
         private Measure $measure,
         private PaperAdvice $advice,
     ) {
@@ -39,7 +41,11 @@ final readonly class ModelsOnPaper
                 'sets' => $of->sets(),
                 'spares' => $of->spares,
                 'uncut' => $of->uncut(),
-                ...$this->finished($item->facts, $paper->sides[$m]),
+                ...$this->finished(
+                    $item,
+                    $paper->sides[$m],
+                    $of->uncut() ? $lesson->papers()[$paper->stocksOf($m)[0]] ?? null : null,
+                ),
                 'will_fold' => $this->willFold($lesson, $paper, $m, $item),
             ];
         }
@@ -47,18 +53,31 @@ final readonly class ModelsOnPaper
         return $models;
     }
 
-    /** @return array{finished: string, height: string|null} lying flat, or length, width and height of a form */
-    private function finished(ModelFacts $model, float $side): array
+    /**
+     * @param  Stock|null  $whole  whose whole sheet it is folded from; null: from a square
+     * @return array{finished: string, height: string|null} lying flat, or length, width and height of a form
+     */
+    private function finished(ProgrammeItem $item, float $side, ?Stock $whole): array
     {
-        $of = $model->measures;
+        $model = $item->facts;
+        $on = $whole === null ? null : $this->shelf->sizesOn(
+            $item->slug,
+            $item->ways,
+            min($whole->width_mm, $whole->height_mm),
+            max($whole->width_mm, $whole->height_mm),
+        );
+        $of = $on['form'] ?? array_map(static fn (float $per): float => $per * $side, $model->measures);
 
         return isset($of['width'], $of['depth'], $of['height'])
             ? [
-                'finished' => $this->measure->area($of['width'] * $side, $of['depth'] * $side),
-                'height' => $this->measure->say($of['height'] * $side),
+                'finished' => $this->measure->area($of['width'], $of['depth']),
+                'height' => $this->measure->say($of['height']),
             ]
             : [
-                'finished' => $this->measure->area($model->width_per_side * $side, $model->height_per_side * $side),
+                'finished' => $this->measure->area(
+                    $on['width'] ?? $model->width_per_side * $side,
+                    $on['height'] ?? $model->height_per_side * $side,
+                ),
                 'height' => null,
             ];
     }

@@ -6,12 +6,14 @@ namespace App\Shelf;
 
 use App\Accounts\MannerOf;
 use App\Support\LibraryFiles;
+use Cathedra\Core\Folding\CannotFold;
 use Cathedra\Core\Pacing\StepLoad;
 use Cathedra\Core\Sequence\Beginnings;
 use Cathedra\Core\Sequence\Combinations;
 use Cathedra\Core\Sequence\FoldedModel;
 use Cathedra\Core\Sequence\Folder;
 use Cathedra\Core\Sequence\Parting;
+use Cathedra\Core\Space\FormSizes;
 use Closure;
 use Illuminate\Contracts\Cache\Repository;
 
@@ -219,6 +221,37 @@ final class ModelShelf
     public function folded(string $slug, array $ways = []): FoldedModel
     {
         return Folder::fold($this->files->sequence($slug, $ways), self::SIDE, $this->beginnings);
+    }
+
+    /**
+     * Sizes of a model that is folded from a whole sheet, by the proportions of that sheet: a box from letter paper is
+     * no box from A4 made smaller.
+     *
+     * @param  array<string, string>  $ways
+     * @param  float  $short  mm, as $long
+     * @return array{width: float, height: float, form: array<string, float>}|null mm, lying flat, and of the form that
+     *     is not flat; null when it cannot be folded from such a sheet
+     */
+    public function sizesOn(string $slug, array $ways, float $short, float $long): ?array
+    {
+        $proportion = round($long / $short, 7);
+        $of = $this->keepOf($slug, $ways, "sizes-$proportion", function () use ($slug, $ways, $proportion): array {
+            try {
+                $model = Folder::fold($this->files->sequence($slug, $ways)->onSheet(1.0, $proportion), self::SIDE);
+            } catch (CannotFold) {
+                return [];
+            }
+            $box = $model->end()->box();
+
+            return ['width' => $box->width(), 'height' => $box->height(), 'form' => FormSizes::of($model)];
+        });
+        $mm = static fn (float $size): float => round($size * $short / self::SIDE, 3);
+
+        return $of === [] ? null : [
+            'width' => $mm($of['width']),
+            'height' => $mm($of['height']),
+            'form' => array_map($mm, array_diff_key($of['form'], ['volume' => 0])),
+        ];
     }
 
     /** @return list<array<string, string>> the ways in which the model is folded and checked, the usual one first */

@@ -31,10 +31,11 @@ final class EachOnce implements DataAwareRule, ValidationRule
 
     public function validate(string $attribute, mixed $value, Closure $fail): void
     {
+        $own = self::plain($value);
         $all = data_get($this->data, (string) preg_replace('/(?<=\.)\d+(?=\.|$)/', '*', $attribute));
         $same = array_filter(
             is_array($all) ? $all : [],
-            static fn (mixed $other): bool => self::plain($other) !== null && self::plain($other) === self::plain($value),
+            static fn (mixed $other): bool => $own !== null && self::plain($other) === $own,
         );
         if (count($same) > 1) {
             $fail($this->said);

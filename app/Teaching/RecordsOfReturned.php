@@ -6,6 +6,7 @@ namespace App\Teaching;
 
 use App\Bin\PutBack;
 use App\Models\Lesson;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -22,6 +23,7 @@ final readonly class RecordsOfReturned
     {
         $time = EventRows::time($back->since->getTimestamp() * 1000);
         $changed = DB::table('lesson_events')->where('at', '>=', $time)->select('lesson_id');
+        /** @var Collection<int, Lesson> $lessons */
         $lessons = Lesson::query()->where('group_id', $back->learner->group_id)->whereIn('id', $changed)
             ->orderBy('id')->get();
         foreach ($lessons as $lesson) {

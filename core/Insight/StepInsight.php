@@ -11,6 +11,7 @@ use Cathedra\Core\Folding\Pinches;
 use Cathedra\Core\Folding\Stacks;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
+use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Rules\Difficulty;
 use Cathedra\Core\Sequence\Action;
 use Cathedra\Core\Sequence\Alignment\Bring;
@@ -21,6 +22,12 @@ use Cathedra\Core\Sequence\FoldedStep;
  */
 final readonly class StepInsight
 {
+    /** mm to either side of a place: what the eye takes in when it looks for a mark there; estimate, half a finger. */
+    private const STRETCH = 8.0;
+
+    /** Share of the way to the middle of a face: just inside its edge, where the layers beside it are looked up. */
+    private const BESIDE = 1e-3;
+
     /**
      * @param  int  $layers  under the crease where most move; 0 where nothing is folded
      * @param  int  $creases  lines bent at once
@@ -144,6 +151,9 @@ final readonly class StepInsight
     }
 
     /**
+     * An edge is seen at a place when on any stretch of it about that place, half a finger to either side, one of the
+     * faces that it bounds lies on top.
+     *
      * @return 'marked'|'hidden'|'bare' whether an edge, crease or corner is seen at a place, lies there under other
      *     paper, or is not there
      */
@@ -155,15 +165,15 @@ final readonly class StepInsight
                 $state->segment($edge)->passes($place, $state->tolerance->sight),
         );
         foreach ($on as $edge) {
-            $face = $edge->faces[0];
-            $beside = $place->toward($state->polygons[$face]->centroid(), 1e-3);
-            if ((Stacks::facesAt($state, $beside)[0] ?? $face) === $face) {
-                return 'marked';
+            foreach ($edge->faces as $face) {
+                if (self::liesOnTop($state, $face, $state->segment($edge), $place)) {
+                    return 'marked';
+                }
             }
         }
         foreach (Pinches::of($state) as $pinch) {
             if ($pinch['at']->passes($place, $state->tolerance->sight)) {
-                $beside = $place->toward($state->polygons[$pinch['face']]->centroid(), 1e-3);
+                $beside = $place->toward($state->polygons[$pinch['face']]->centroid(), self::BESIDE);
                 $top = Stacks::facesAt($state, $beside)[0] ?? $pinch['face'];
 
                 return $top === $pinch['face'] ? 'marked' : 'hidden';
@@ -171,6 +181,25 @@ final readonly class StepInsight
         }
 
         return $on === [] ? 'bare' : 'hidden';
+    }
+
+    /** Whether a face lies on top somewhere along a stretch of its edge about a place. */
+    private static function liesOnTop(FoldedState $state, int $face, Segment $edge, Point $place): bool
+    {
+        $centre = $state->polygons[$face]->centroid();
+        $along = $edge->direction();
+        foreach ([0.0, self::STRETCH, -self::STRETCH, self::STRETCH / 2, -self::STRETCH / 2] as $mm) {
+            $on = $place->plus($along->times($mm));
+            if ($mm !== 0.0 && ! $edge->passes($on, $state->tolerance->sight)) {
+                continue;
+            }
+            $stack = Stacks::facesAt($state, $on->toward($centre, self::BESIDE));
+            if ($stack !== [] && $stack[0] === $face) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**

@@ -139,8 +139,8 @@ final readonly class Outcomes
     /**
      * The form that the table of cases and the browser's reducer share.
      *
-     * @return array{records: object, offers: list<array{learner: int, model: string, from: array{string, int|null}|null,
-     *     to: array{string, int|null}}>}
+     * @return array{records: object, offers: list<array{learner: int, model: string,
+     *     from: array{string, int|null}|null, to: array{string, int|null}}>}
      */
     public function toArray(): array
     {

@@ -25,13 +25,16 @@ final readonly class Handling
     /** How far inside the moving paper the layers are counted, as a share of the way to the middle of a face. */
     private const INWARD = 0.02;
 
+    /** Where along an edge that is taken the layers are counted, as shares of it; its ends are corners. */
+    private const ALONG = [0.1, 0.3, 0.5, 0.7, 0.9];
+
     /**
      * @param  Point  $at  the place taken hold of
      * @param  Point  $to  where it comes to lie
      * @param  Segment|null  $edge  the edge or fold taken, where it is one; $at lies on it
      * @param  Segment|null  $target  the line on which that edge or point is laid, where it is one
      * @param  Segment|null  $line  the fold line on the moving paper; null where there is no one line
-     * @param  int  $layers  that move, at the place taken hold of
+     * @param  int  $layers  that move, at the place taken hold of; of an edge along most of it
      * @param  int  $of  layers there in all
      * @param  int  $flaps  there that could be moved apart: more than one is a choice
      * @param  bool  $fromTop  whether the layers that move are the uppermost
@@ -82,12 +85,13 @@ final readonly class Handling
             );
             $journey = $furthest[0];
         }
-        [$stack, $moving, $flaps] = self::layers($action, $journey);
+        $edge = $taken !== null && $taken->passes($journey->a, $action->state->tolerance->sight) ? $taken : null;
+        [$stack, $moving, $flaps] = self::layers($action, $journey, $edge);
 
         return new self(
             $journey->a,
             $journey->b,
-            $taken !== null && $taken->passes($journey->a, $action->state->tolerance->sight) ? $taken : null,
+            $edge,
             self::target($action, $journey->b),
             self::line($action),
             count($moving),
@@ -191,13 +195,13 @@ final readonly class Handling
     }
 
     /**
-     * Only what goes where the hand goes counts; other paper may swing along.
+     * Only what goes where the hand goes counts; other paper may swing along. A hand that takes a whole edge takes what
+     * lies along most of it, not what meets at its corner.
      *
      * @return array{list<int>, list<int>, int} faces at the place, those taken, and flaps to choose from
      */
-    private static function layers(Action $action, Segment $journey): array
+    private static function layers(Action $action, Segment $journey, ?Segment $edge): array
     {
-        $best = [[], [], 1];
         $sight = $action->state->tolerance->sight;
         $along = [];
         foreach ($action->moving as $i => $part) {
@@ -205,11 +209,35 @@ final readonly class Handling
                 $along[$i] = $action->faces[$i];
             }
         }
+        $found = [];
+        $places = $edge === null ? [] : array_map($edge->at(...), self::ALONG);
+        foreach ($places as $place) {
+            $at = self::layersAt($action, $along, $place);
+            if ($at[1] !== []) {
+                $found[count($at[1])][] = $at;
+            }
+        }
+        if ($found === []) {
+            return self::layersAt($action, $along, $journey->a);
+        }
+        ksort($found); // of equally many places, the fewer layers
+        uasort($found, static fn (array $a, array $b): int => count($b) <=> count($a));
+
+        return array_values($found)[0][0];
+    }
+
+    /**
+     * @param  array<int, int>  $along  face by part, of the parts that go where the hand goes
+     * @return array{list<int>, list<int>, int}
+     */
+    private static function layersAt(Action $action, array $along, Point $place): array
+    {
+        $best = [[], [], 1];
         foreach (array_keys($along) as $i) {
-            if (! $action->moving[$i]->contains($journey->a, -$sight)) {
+            if (! $action->moving[$i]->contains($place, -$action->state->tolerance->sight)) {
                 continue;
             }
-            $probe = $journey->a->toward($action->moving[$i]->centroid(), self::INWARD);
+            $probe = $place->toward($action->moving[$i]->centroid(), self::INWARD);
             $stack = Stacks::facesAt($action->state, $probe);
             $there = array_filter($along, static fn (int $f, int $k): bool => $action->moving[$k]->contains($probe),
                 ARRAY_FILTER_USE_BOTH);

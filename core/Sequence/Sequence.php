@@ -66,6 +66,18 @@ final readonly class Sequence
     }
 
     /**
+     * The same steps for a sheet of other proportions that lies the same way: upright or across.
+     *
+     * @param  float  $long  mm, as $short
+     */
+    public function onSheet(float $short, float $long): self
+    {
+        $ratio = $this->ratio >= 1 ? $long / $short : $short / $long;
+
+        return new self(...['ratio' => $ratio] + get_object_vars($this));
+    }
+
+    /**
      * The sheet with this shorter side.
      *
      * @param  float  $shortSide  mm

@@ -36,16 +36,23 @@ final class LearnedTest extends TestCase
         // seven steps, five of the six at a time of their own; the sixth asked for help
         self::assertSame(5 * 7, $learned['marks']);
         $valley = array_column($learned['folds'], null, 'kind')['valley'];
-        self::assertGreaterThan(1.1 * $valley['estimate'], $valley['seconds']);
+        self::assertGreaterThan(1.05 * $valley['estimate'], $valley['seconds']);
         self::assertTrue($valley['low'] < $valley['seconds'] && $valley['seconds'] < $valley['high']);
-        self::assertGreaterThan(1.2, $learned['groups'][0]['pace']);
+        // the expected pace is worth three lessons: one moves it a good step, not all the way
+        self::assertGreaterThan(1.08, $learned['groups'][0]['pace']);
+        self::assertLessThan(1.35, $learned['groups'][0]['pace']);
         self::assertSame([[$lesson->id, 35, false]], array_map(
             static fn (array $one): array => [$one['id'], $one['marks'], $one['odd']],
             $learned['lessons'],
         ));
         $after = $this->plan();
-        self::assertGreaterThan(1.3 * self::folding($before), self::folding($after));
+        // in spite of a fold that they know by now
+        self::assertGreaterThan(1.05 * self::folding($before), self::folding($after));
         self::assertStringStartsWith('Times rest on 35 marks in one lesson', $after['source']);
+        self::assertMatchesRegularExpression(
+            '/This group is taken to need \d+ % longer .* from 35 marks of its lessons \(\d+ \w+ last\)/',
+            $after['source'],
+        );
         $factors = array_column($after['why'][1]['factors'], 'times', 'name');
         self::assertGreaterThan(1.0, $factors['learned']);
         self::assertSame(round($learned['groups'][0]['pace'], 2), round($factors['pace'], 2));

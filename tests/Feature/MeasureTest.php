@@ -57,6 +57,18 @@ final class MeasureTest extends TestCase
         self::assertEqualsWithDelta(818.6, $measures['volume']['value'], 0.2);
         // Half a mm of each length: 0.5/148.5 + 0.5/105 + 0.5/52.5 = 1.8 %.
         self::assertSame(['cm³', 1.8], [$measures['volume']['unit'], $measures['volume']['off']]);
+        // From letter paper: 279.4 / 2, 215.9 / 2 and 215.9 / 4, not A4 made larger (152.7 mm).
+        $letter = $lead->organisation
+            ->stocks()
+            ->create(['name' => 'Letter', 'width_mm' => 215.9, 'height_mm' => 279.4]);
+        $other = $this->postJson(
+            '/api/lessons',
+            $this->lessonInput($group, ['model' => 'oblong-box', 'stock_id' => $letter->id]),
+        )->json();
+        $found = $this->getJson("/api/lessons/{$other['card']['id']}/measures")->json();
+        self::assertEqualsWithDelta([139.7, 107.95, 53.975], array_column($found['predicted'], 'mm'), 0.051);
+        self::assertEqualsWithDelta(139.7 * 107.95 * 53.975 / 1000, $found['volume']['value'], 0.2);
+        self::assertStringContainsString('139.7 × 107.9', $other['paper']['models'][0]['finished']);
         [$ada, $bram] = $group->learners->pluck('id')->all();
         $read = fn (int $learner, string $value, string $unit = 'mm') => $this->putJson("/api/lessons/$id/readings", [
             'learner' => $learner,

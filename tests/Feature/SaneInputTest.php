@@ -101,7 +101,8 @@ final class SaneInputTest extends TestCase
             });
         }
         $group = ['name' => 'Gulls', 'age_band' => 'junior', 'helpers' => 1, 'learners' => []];
-        foreach (['/api/groups' => $group, '/api/stocks' => ['name' => 'A4', 'width_mm' => 210, 'height_mm' => 297]] as $path => $body) {
+        $stock = ['name' => 'A4', 'width_mm' => 210, 'height_mm' => 297];
+        foreach (['/api/groups' => $group, '/api/stocks' => $stock] as $path => $body) {
             $first = true;
             $this->postJson($path, $body)->assertStatus(409)->assertJsonPath('errors.0.pointer', '/name');
         }

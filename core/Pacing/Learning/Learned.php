@@ -14,12 +14,12 @@ use Cathedra\Core\Space\Settle\Cholesky;
  *   ln(seconds / expected) = beta of the fold + gamma of the group + lambda of the lesson + theta of the learner + eps
  *
  * with theta ~ N(0, spread^2), eps ~ N(0, own_spread^2) as in the rehearsal. Before anything was seen, beta ~
- * N(0, (spread^2 + own_spread^2) / prior_marks), gamma ~ N(0, group_spread^2), and lambda, what one lesson has of its own
- * (a loud room, paper, a lead who taps late), ~ N(0, prior_lessons group_spread^2 (1 + full_marks / m)) for a lesson of m
- * marks: however many marks a lesson has, the expected pace of the group is worth prior_lessons of them, and a few marks
- * of a lesson move next to nothing (library/base-times.yaml). All are solved together (normal equations; learners and
- * lessons are taken out in closed form by Woodbury's identity), so that a slow group does not make a fold slow. Source:
- * the textbook result for normal data of known variance.
+ * N(0, (spread^2 + own_spread^2) / prior_marks), gamma ~ N(0, group_spread^2), and lambda, what one lesson has of its
+ * own (a loud room, paper, a lead who taps late), ~ N(0, prior_lessons group_spread^2 (1 + full_marks / m)) for one of m
+ * marks: however many marks a lesson has, the expected pace of the group is worth prior_lessons of them, and a few
+ * marks of a lesson move next to nothing (library/base-times.yaml). All are solved together (normal equations; learners
+ * and lessons are taken out in closed form by Woodbury's identity), so that a slow group does not make a fold slow.
+ * Source: the textbook result for normal data of known variance.
  */
 final readonly class Learned
 {
@@ -137,6 +137,12 @@ final readonly class Learned
 
     public function pace(string $group): float
     {
-        return ($this->groups[$group] ?? null)->middle ?? 1.0;
+        return $this->ofGroup($group)->middle ?? 1.0;
+    }
+
+    /** What was learned of the pace of a group; null where nothing was. */
+    public function ofGroup(string $group): ?Factor
+    {
+        return $this->groups[$group] ?? null;
     }
 }

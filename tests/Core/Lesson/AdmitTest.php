@@ -168,9 +168,8 @@ final class AdmitTest extends TestCase
             'marks',
             self::refused(static fn () => self::event(EventKind::Ended, ['marks' => Marking::Close])),
         );
-        self::assertFalse(
-            self::event(EventKind::Started, ['marks' => Marking::Close])->saysTheSameAs(self::event(EventKind::Started, [])),
-        );
+        $close = self::event(EventKind::Started, ['marks' => Marking::Close]);
+        self::assertFalse($close->saysTheSameAs(self::event(EventKind::Started, [])));
     }
 
     public function testOutcomesAndSlotsOutOfBounds(): void

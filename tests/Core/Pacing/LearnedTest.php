@@ -55,7 +55,7 @@ final class LearnedTest extends TestCase
         self::assertSame([[], [], 0], [$learned->folds, $learned->groups, $learned->marks]);
     }
 
-    /** What two late taps say: a child who was marked at two steps when everybody was, six times as long as expected. */
+    /** Two late taps: a child who was marked at two steps only, each six times as long as expected. */
     public function testTwoMarksOfASloppyLessonMoveNothingToSpeakOf(): void
     {
         $times = Sheets::times(['slowest_spread' => 0.35, 'own_spread' => 0.25]);
@@ -64,7 +64,7 @@ final class LearnedTest extends TestCase
         self::assertGreaterThan(1.0, Learned::of($two, $times)->pace('g'));
     }
 
-    /** An expected pace is worth three lessons: one lesson of any number of marks takes a quarter of the way, three half. */
+    /** An expected pace is worth three lessons: one, of however many marks, goes a quarter of the way, three half. */
     public function testAPaceIsWorthThreeLessons(): void
     {
         $times = Sheets::times(['slowest_spread' => 0.001, 'own_spread' => 0.001, 'full_marks' => 0]);
@@ -75,7 +75,8 @@ final class LearnedTest extends TestCase
                     $marks[] = new Mark('valley', 'g', "l$i", "$learner", log(1.5));
                 }
             }
-            self::assertEqualsWithDelta(1.5 ** $share, Learned::of($marks, $times)->pace('g'), 1e-3, "$lessons lessons");
+            $pace = Learned::of($marks, $times)->pace('g');
+            self::assertEqualsWithDelta(1.5 ** $share, $pace, 1e-3, "$lessons lessons");
         }
     }
 
@@ -145,9 +146,9 @@ final class LearnedTest extends TestCase
     }
 
     /**
-     * Recovery: six lessons played with known true factors of folds, paces of groups and what each lesson has of its own
-     * (some 70 marks each), drawn as they are expected; of many such courses the bands hold the truth in 70 to 90 of 100
-     * cases.
+     * Recovery: six lessons played with known true factors of folds, paces of groups and what each lesson has of its
+     * own (some 70 marks each), drawn as they are expected; of many such courses the bands hold the truth in 70 to 90
+     * of 100 cases.
      */
     public function testTheBandsHoldTheTruth(): void
     {
@@ -173,7 +174,8 @@ final class LearnedTest extends TestCase
                     static fn (): string => array_keys($truth)[$chance->getInt(0, 3)],
                     range(1, 8),
                 );
-                $setting = new Setting(10, 2, 0.8, 0.35, 0.25, exp($paces[$group] + $normal($own)), 2.0, null, array_map(
+                $pace = exp($paces[$group] + $normal($own));
+                $setting = new Setting(10, 2, 0.8, 0.35, 0.25, $pace, 2.0, null, array_map(
                     static fn (string $kind): Step => new Step(20, 40 * exp($truth[$kind]), 0.1, 30, false),
                     $kinds,
                 ));

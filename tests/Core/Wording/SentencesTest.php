@@ -61,6 +61,28 @@ final class SentencesTest extends TestCase
         );
     }
 
+    /**
+     * Model, step, ways, and the layers that its sentence counts: those that lie along most of the edge taken.
+     *
+     * @return iterable<string, array{string, int, array<string, string>, string}>
+     */
+    public static function countedLayers(): iterable
+    {
+        yield 'the leg of a crane' => ['crane', 12, [], 'Take the top two layers together.'];
+        yield 'of a dragonfly' => ['dragonfly', 12, [], 'Take the top two layers together.'];
+        yield 'rolled' => ['dragonfly-rolled', 11, [], 'Take the top two layers together.'];
+        yield 'the lily has one flap a side' => ['lily', 16, [], 'Take the top layer only.'];
+        yield 'the square base has a pair' => ['crane', 8, [], 'Take the top two layers together.'];
+    }
+
+    /** @param  array<string, string>  $ways */
+    #[DataProvider('countedLayers')]
+    public function testLayersAreCountedAlongWhatMoves(string $slug, int $step, array $ways, string $counted): void
+    {
+        $model = Folds::library($slug, $ways);
+        self::assertStringContainsString($counted, StepText::of($model->steps[$step - 1], self::words())->sentence);
+    }
+
     public function testAFingersWidthIsSaidWithItsTolerance(): void
     {
         $step = Folds::steps("  - {fold: valley, strip: edge top, wide: 15 mm}\n")->steps[0];

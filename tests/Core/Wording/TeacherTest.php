@@ -49,7 +49,7 @@ final class TeacherTest extends TestCase
         );
         self::assertNull($crane[13]->warnAhead, 'one hard step after another is no news');
         $helmet = self::said(Folds::library('helmet'));
-        self::assertStringStartsWith('The next step is the hardest here', (string) $helmet[3]->warnAhead);
+        self::assertStringStartsWith('The next step is the hardest here', (string) $helmet[6]->warnAhead);
     }
 
     public function testWhatThePaperStopsAndWhatNothingStops(): void
