@@ -8,7 +8,6 @@ use App\Models\Lesson;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Pacing\ModelLoad;
-use Cathedra\Core\Pacing\Rehearsal\Forecast;
 use Cathedra\Core\Pacing\Rehearsal\Lever;
 use Cathedra\Core\Pacing\StepTimes;
 use Cathedra\Core\Rules\BaseTimes;
@@ -26,6 +25,7 @@ final readonly class LessonForecast
         private LearnedTimes $learned,
         private EasierModel $easier,
         private PaperLevers $papers,
+        private Rehearsals $rehearsals,
     ) {
     }
 
@@ -57,7 +57,7 @@ final readonly class LessonForecast
             $papers[count($others)] = $paper;
             $others[] = [$paper->name, $paper->plan];
         }
-        $forecast = Forecast::of($plan, $times, $this->files->policies(), $others);
+        $forecast = $this->rehearsals->forecast($plan, $times, $this->files->policies(), $others);
 
         return new ForecastData(
             count($forecast->now->answer->finishes),

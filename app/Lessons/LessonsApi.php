@@ -81,7 +81,7 @@ use App\Support\Api\Removes;
         'waysOfTeaching',
         'what another way of teaching each passage changes',
         '#WaysData',
-        query: ['ways?' => '', 'group?' => 'integer'],
+        query: ['ways?' => '', 'group?' => 'integer', 'only?' => 'string'],
     ),
 ]
 #[
@@ -99,7 +99,7 @@ use App\Support\Api\Removes;
         'waysOfLesson',
         'the same for a model of a lesson, with what a change while teaching does to its steps where no ways are asked',
         '#WaysData',
-        query: ['ways?' => ''],
+        query: ['ways?' => '', 'only?' => 'string'],
     ),
 ]
 final class LessonsApi

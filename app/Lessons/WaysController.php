@@ -32,6 +32,7 @@ final class WaysController extends Controller
             $model,
             $ways,
             $group === null ? null : $this->organisation($request)->groups()->findOrFail((int) $group),
+            self::isFirstOnly($request),
         ));
     }
 
@@ -42,8 +43,25 @@ final class WaysController extends Controller
         $asked = $request->query('ways');
 
         return response()->json(
-            $this->teaching->ofLesson($lesson, $item, $asked === null ? null : $this->ways($model, $asked)),
+            $this->teaching->ofLesson(
+                $lesson,
+                $item,
+                $asked === null ? null : $this->ways($model, $asked),
+                self::isFirstOnly($request),
+            ),
         );
+    }
+
+    /** @throws ValidationException */
+    private static function isFirstOnly(Request $request): bool
+    {
+        return match ($request->query('only')) {
+            null => false,
+            'first' => true,
+            default => throw ValidationException::withMessages([
+                'only' => 'Only the first question can be asked alone.',
+            ]),
+        };
     }
 
     /** Keeps ways as the usual ones of whoever is signed in: lessons made from now on begin with them. */

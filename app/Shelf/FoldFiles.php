@@ -32,15 +32,24 @@ final readonly class FoldFiles
      */
     public function written(string $model, array $ways, ?int $step): ?string
     {
-        $folded = $this->shelf->folded($model, $ways);
-        $steps = $this->steps($folded);
-        if ($step !== null && ! isset($steps[$step - 1])) {
+        if ($step !== null && ($step < 1 || $step > count($this->shelf->loads($model, $ways)))) {
             return null;
         }
 
-        return self::json(
-            FoldDocument::of($folded->sequence->title, $folded->start, $step === null ? $steps : [$steps[$step - 1]]),
-        );
+        return $this->shelf->keepOf($model, $ways, 'fold-'.($step ?? 'all'), function () use (
+            $model,
+            $ways,
+            $step,
+        ): string {
+            $folded = $this->shelf->folded($model, $ways);
+            $steps = $this->steps($folded);
+
+            return self::json(FoldDocument::of(
+                $folded->sequence->title,
+                $folded->start,
+                $step === null ? $steps : [$steps[$step - 1]],
+            ));
+        });
     }
 
     /**

@@ -31,6 +31,9 @@ final class ModelShelf
     /** @var array<string, ModelBrief|ModelData|ModelSummary> of this request */
     private array $kept = [];
 
+    /** @var array<string, list<array{first: int, was: int, now: int}>> of this request */
+    private array $partings = [];
+
     public function __construct(
         private readonly LibraryFiles $files,
         private readonly Repository $cache,
@@ -206,7 +209,10 @@ final class ModelShelf
      */
     public function parting(string $slug, array $from, array $to): array
     {
-        return Parting::between($this->files->sequence($slug, $from), $this->files->sequence($slug, $to));
+        $name = 'parting-'.hash('xxh64', serialize($this->unusual($slug, $to)));
+
+        return $this->partings["$slug ".serialize($from)." $name"] ??= $this->keepOf($slug, $from, $name,
+            fn (): array => Parting::between($this->files->sequence($slug, $from), $this->files->sequence($slug, $to)));
     }
 
     /** @param  array<string, string>  $ways */

@@ -12,6 +12,8 @@ use Cathedra\Core\Diagram\SvgRenderer;
 /** Pictures of models as SVG. */
 final readonly class Pictures
 {
+    private const SHOWN = ['before', 'after', 'halfway', 'close-up'];
+
     public function __construct(private ModelShelf $shelf)
     {
     }
@@ -23,6 +25,18 @@ final readonly class Pictures
      * @return string|null null when there is no such step or picture
      */
     public function step(string $model, array $ways, int $step, string $show): ?string
+    {
+        if ($step < 1 || $step > count($this->shelf->loads($model, $ways)) + 1) {
+            return null;
+        }
+        $show = in_array($show, self::SHOWN, true) ? $show : 'before';
+        $draw = fn (): string => $this->drawn($model, $ways, $step, $show) ?? '';
+
+        return $this->shelf->keepOf($model, $ways, "svg-$step-$show", $draw) ?: null;
+    }
+
+    /** @param  array<string, string>  $ways */
+    private function drawn(string $model, array $ways, int $step, string $show): ?string
     {
         $folded = $this->shelf->folded($model, $ways);
         $of = $folded->steps[$step - 1] ?? null;
@@ -41,8 +55,10 @@ final readonly class Pictures
     /** @param  array<string, string>  $ways */
     public function creases(string $model, array $ways): string
     {
-        $folded = $this->shelf->folded($model, $ways);
+        return $this->shelf->keepOf($model, $ways, 'svg-creases', function () use ($model, $ways): string {
+            $folded = $this->shelf->folded($model, $ways);
 
-        return SvgRenderer::draw(PatternScene::of($folded->end()), $folded->sequence->title);
+            return SvgRenderer::draw(PatternScene::of($folded->end()), $folded->sequence->title);
+        });
     }
 }

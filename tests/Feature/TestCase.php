@@ -40,7 +40,7 @@ abstract class TestCase extends Base
     /**
      * What is folded and rehearsed is kept by all it depends on, so that tests may share it: on disk, for this process.
      */
-    private static function folded(): CacheRepository
+    protected static function folded(): CacheRepository
     {
         static $kept = null;
         if ($kept === null) {

@@ -4,9 +4,63 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Shelf\ModelShelf;
+use Illuminate\Cache\Events\KeyWritten;
+use Illuminate\Support\Facades\Event;
+
 /** What another way of teaching changes, before anything is planned. */
 final class WaysTest extends TestCase
 {
+    /** The question that is shown first comes alone; while teaching, the first that is still open. */
+    public function testTheFirstQuestionCanBeAskedAlone(): void
+    {
+        $lead = $this->lead();
+        $this->actingAs($lead);
+        $group = $this->group($lead);
+        $all = $this->getJson("/api/models/crane/ways?group={$group->id}")->assertOk()->json();
+        $first = $this->getJson("/api/models/crane/ways?group={$group->id}&only=first")->assertOk()->json();
+        self::assertSame([$all['minutes'], [$all['passages'][0]]], [$first['minutes'], $first['passages']]);
+        $this->getJson('/api/models/crane/ways?only=last')->assertStatus(422)
+            ->assertJsonPath('errors.0.pointer', '/only');
+
+        $lesson = $this->postJson('/api/lessons', $this->lessonInput($group, ['model' => 'crane']))->json('card.id');
+        $this->send($lesson, ['kind' => 'moved', 'step' => 16])->assertOk();
+        $open = $this->getJson("/api/lessons/$lesson/ways/crane?only=first")->assertOk()->json('passages');
+        self::assertCount(1, $open);
+        self::assertGreaterThanOrEqual(16, $open[0]['last']);
+        self::assertContains($open[0], $this->getJson("/api/lessons/$lesson/ways/crane")->json('passages'));
+    }
+
+    /** What was asked once is not worked out again: neither partings, nor pictures, nor files, nor forecasts. */
+    public function testWhatIsKeptIsAnsweredAtOnce(): void
+    {
+        $lead = $this->lead();
+        $this->actingAs($lead);
+        $lesson = $this->postJson(
+            '/api/lessons',
+            $this->lessonInput($this->group($lead), ['model' => 'drinking-cup']),
+        )->json('card.id');
+        $paths = [
+            "/api/lessons/$lesson/forecast",
+            "/api/lessons/$lesson/ways/drinking-cup",
+            '/api/models/drinking-cup/steps/3.svg?show=after',
+            '/api/models/drinking-cup/creases.svg',
+            '/api/models/drinking-cup/fold',
+            '/api/models/drinking-cup/fold?step=2',
+        ];
+        $answers = array_map(fn (string $path): string => (string) $this->get($path)->assertOk()->getContent(), $paths);
+        $this->app?->forgetInstance(ModelShelf::class);
+        $written = [];
+        self::folded()->setEventDispatcher(app('events'));
+        Event::listen(KeyWritten::class, static function (KeyWritten $event) use (&$written): void {
+            $written[] = $event->key;
+        });
+        foreach ($paths as $i => $path) {
+            self::assertSame($answers[$i], $this->get($path)->assertOk()->getContent(), $path);
+        }
+        self::assertSame([], $written, 'nothing was made anew');
+    }
+
     /** As a lead has them who has gone through all questions of both birds once. */
     public function testALessonIsPlannedWithEveryWayOfBothBirdsKept(): void
     {
@@ -50,7 +104,8 @@ final class WaysTest extends TestCase
         self::assertSame([false, false, 6], [$squash['chosen'], $squash['usual'], $squash['steps']]);
         self::assertSame($ways['minutes'], $collapse['minutes']);
         self::assertGreaterThan($ways['minutes'], $squash['minutes'], 'four steps more take longer');
-        self::assertContains('Squash', $squash['hard']);
+        self::assertSame([], $squash['hard'], 'nothing of it is out of sight');
+        self::assertContains('Inside reverse fold', $legs['options'][0]['hard']);
         self::assertNotSame($wings['options'][0]['picture'], $wings['options'][1]['picture'], 'the ends differ');
         // Head or wings first: the head is a step of its own that stands elsewhere, and the cranes look the same.
         self::assertSame([true, [1, 1]], [$first['alike'], array_column($first['options'], 'steps')]);

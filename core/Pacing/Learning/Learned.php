@@ -15,7 +15,7 @@ use Cathedra\Core\Space\Settle\Cholesky;
  *
  * with theta ~ N(0, spread^2), eps ~ N(0, own_spread^2) as in the rehearsal. Before anything was seen, beta ~
  * N(0, (spread^2 + own_spread^2) / prior_marks), gamma ~ N(0, group_spread^2), and lambda, what one lesson has of its
- * own (a loud room, paper, a lead who taps late), ~ N(0, prior_lessons group_spread^2 (1 + full_marks / m)) for one of m
+ * own (a loud room, paper, a lead who taps late), ~ N(0, prior_lessons group_spread^2 (1 + full_marks / m)) for m
  * marks: however many marks a lesson has, the expected pace of the group is worth prior_lessons of them, and a few
  * marks of a lesson move next to nothing (library/base-times.yaml). All are solved together (normal equations; learners
  * and lessons are taken out in closed form by Woodbury's identity), so that a slow group does not make a fold slow.

@@ -3105,6 +3105,7 @@ export interface operations {
                 /** @description the way taken, by route */
                 ways?: components["parameters"]["Ways"];
                 group?: number;
+                only?: string;
             };
             header?: never;
             path: {
@@ -3164,6 +3165,7 @@ export interface operations {
             query?: {
                 /** @description the way taken, by route */
                 ways?: components["parameters"]["Ways"];
+                only?: string;
             };
             header?: never;
             path: {

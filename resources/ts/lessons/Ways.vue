@@ -77,7 +77,13 @@ onKeyStroke('Escape', (event) => { if (!typing(event) || event.target instanceof
     :error="lesson.error.value ?? ways.asked.error.value"
     @again="ways.asked.refetch()" />
   <div v-else class="page">
-    <h1>{{ t('teaching.lesson', { n: passages.length, model: model.title.toLowerCase() }, passages.length) }}</h1>
+    <h1>
+      {{
+        ways.asked.coming.value
+          ? t('teaching.some', { model: model.title })
+          : t('teaching.lesson', { n: passages.length, model: model.title.toLowerCase() }, passages.length)
+      }}
+    </h1>
     <p class="say" role="status">{{ headline }}</p>
     <nav v-if="lesson.data.value.models.length > 1" class="models" :aria-label="t('teaching.more_models')">
       <RouterLink
@@ -110,6 +116,7 @@ onKeyStroke('Escape', (event) => { if (!typing(event) || event.target instanceof
           :minutes="ways.asked.data.value.minutes"
           :closed="closed(passage.name)"
           @choose="(option) => ways.choose(passage.name, option)" />
+        <p v-if="ways.asked.coming.value" class="quiet" role="status">{{ t('teaching.coming') }}</p>
       </div>
     </div>
     <p v-if="ways.problem.value" class="warn" role="alert">{{ ways.problem.value }}</p>

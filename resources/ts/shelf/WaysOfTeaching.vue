@@ -9,17 +9,21 @@ import PassageOptions from './PassageOptions.vue'
 const props = defineProps<{ slug: string; ways: Ways; front: string; back: string }>()
 const emit = defineEmits<{ choose: [passage: string, option: string] }>()
 const { t } = useI18n()
-const { group } = useAskedGroup()
+const { group, settled } = useAskedGroup()
 const teaching = useWaysOfTeaching(
   () => props.slug,
   () => props.ways,
   () => group.value?.id,
+  () => settled.value,
 )
 </script>
 
 <template>
   <section v-if="teaching.data.value?.passages.length" class="ways">
-    <h2>{{ t('teaching.title', { n: teaching.data.value.passages.length }, teaching.data.value.passages.length) }}</h2>
+    <h2 v-if="teaching.coming.value">{{ t('teaching.link') }}</h2>
+    <h2 v-else>
+      {{ t('teaching.title', { n: teaching.data.value.passages.length }, teaching.data.value.passages.length) }}
+    </h2>
     <p v-if="group && teaching.data.value.minutes" class="quiet">
       {{ t('teaching.as', { n: teaching.data.value.minutes, group: group.name }) }}
     </p>
@@ -31,6 +35,7 @@ const teaching = useWaysOfTeaching(
       :front="front"
       :back="back"
       @choose="(option) => emit('choose', passage.name, option)" />
+    <p v-if="teaching.coming.value" class="quiet" role="status">{{ t('teaching.coming') }}</p>
   </section>
 </template>
 

@@ -15,8 +15,13 @@ export function useAskedGroup() {
       groups.value.find((g) => g.id === chosen.value) ?? groups.value.find((g) => g.name === next) ?? groups.value[0]
     )
   })
+  /** Whether it is known which group that is: asking before is asking twice. */
+  const settled = computed(() => {
+    const isChosen = groups.value.some((g) => g.id === chosen.value)
+    return !known.isPending.value && (isChosen || groups.value.length < 2 || !home.isPending.value)
+  })
   const choose = (event: Event) => {
     chosen.value = Number((event.target as HTMLSelectElement).value)
   }
-  return { groups, group, choose }
+  return { groups, group, settled, choose }
 }
