@@ -20,7 +20,7 @@ use App\Support\Api\Shape;
         'seen' => 'integer',
     ], [
         'see' => 'what is to be seen of the right one, and not of this one',
-        'then' => 'whether the next folds can be done with it all the same',
+        'then' => 'whether the next folds can be done with it all the same; empty where that is not known',
         'seen' => 'how often leads of this place saw a mistake of this kind',
         'behind' => 'the picture shows it turned over: from the front it looks right',
     ]),

@@ -73,9 +73,11 @@ final readonly class StepFaults
                 default => null,
             },
             $words->say('faults', $fault->action()),
-            $fault->stops === null
-                ? $words->say('faults', 'unnoticed')
-                : $words->say('faults', 'stops', ['step' => $fault->stops]),
+            match (true) {
+                $fault->stops !== null => $words->say('faults', 'stops', ['step' => $fault->stops]),
+                $fault->goesOn => $words->say('faults', 'unnoticed'),
+                default => '', // whether it stops is not known, so nothing is said
+            },
             SceneBuilder::ofState($behind ? $fault->state->turnedOver() : $fault->state)->drawing()->toArray(),
             $behind,
             $fault->score,

@@ -11,8 +11,9 @@ final readonly class Fault
 {
     /**
      * @param  FoldedState  $state  as the learner holds it
-     * @param  'front'|'behind'|null  $seen  from where a patch of 1 cm2 of a sheet of 150 mm differs; null: nowhere
-     * @param  int|null  $stops  the step at which it stops, among the next three; null: they can be done all the same
+     * @param  'front'|'behind'|null  $seen  from where it looks another; null: from nowhere
+     * @param  int|null  $stops  the step at which the paper stops it, among the next three; null: none of those tried
+     * @param  bool  $goesOn  whether the next steps can all be done with it; false with no stop: it is not known
      * @param  string|null  $tells  what is to be seen of the right state and is not to be seen of this one
      */
     public function __construct(
@@ -21,6 +22,7 @@ final readonly class Fault
         public Mend $mend,
         public ?string $seen,
         public ?int $stops,
+        public bool $goesOn,
         public ?string $tells,
         public float $score,
     ) {

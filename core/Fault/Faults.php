@@ -102,7 +102,7 @@ final readonly class Faults
         if ($mend === null) {
             return null;
         }
-        $stops = $this->stops($branch, $right->step->number);
+        [$stops, $goesOn] = $this->ahead($branch, $right->step->number);
         if ($kind === FaultKind::TooFar && $stops === null) {
             return null; // a little too far that harms nothing is no fault
         }
@@ -115,8 +115,9 @@ final readonly class Faults
             $mend,
             $seen,
             $stops,
+            $goesOn,
             $tells,
-            $this->score($right, $kind, $stops, $tells, $seen),
+            $this->score($right, $kind, $goesOn, $tells, $seen),
         );
     }
 
@@ -147,22 +148,38 @@ final readonly class Faults
         };
     }
 
-    /** The first of the next steps that cannot be done with the fault. */
-    private function stops(Folder $branch, int $number): ?int
+    /**
+     * The first of the next steps that the paper itself does not let be done with the fault, and whether all of them
+     * can be done. Where only a name, a mark or a count of a step fails, hands may go on or not: neither is said.
+     *
+     * @return array{int|null, bool}
+     */
+    private function ahead(Folder $branch, int $number): array
     {
         $tried = 0;
         foreach (array_slice($this->sequence->steps, $number) as $next) {
             if (++$tried > self::AHEAD || $next->part !== $branch->part()) {
-                return null;
+                break;
             }
             try {
                 $branch->step($next);
-            } catch (CathedraException) {
-                return $next->number;
+            } catch (CathedraException $refused) {
+                return [self::isByPaper($refused) ? $next->number : null, false];
             }
         }
 
-        return null;
+        return [null, true];
+    }
+
+    private static function isByPaper(CathedraException $refused): bool
+    {
+        for ($cause = $refused; $cause !== null; $cause = $cause->getPrevious()) {
+            if ($cause instanceof CannotFold) {
+                return $cause->byPaper;
+            }
+        }
+
+        return false;
     }
 
     /** The first thing that is to be seen of the right state and not of the other. */
@@ -203,15 +220,17 @@ final readonly class Faults
     /** @return 'front'|'behind'|null */
     private function seen(FoldedState $right, FoldedState $state): ?string
     {
-        if (Patches::areSeen($right, $state)) {
+        $differs = static fn (FoldedState $a, FoldedState $b): bool => Patches::areSeen($a, $b)
+            || Edges::areSeen($a, $b);
+        if ($differs($right, $state)) {
             return 'front';
         }
         $about = $right->box()->centre();
 
-        return Patches::areSeen($right->turnedOver(about: $about), $state->turnedOver(about: $about)) ? 'behind' : null;
+        return $differs($right->turnedOver(about: $about), $state->turnedOver(about: $about)) ? 'behind' : null;
     }
 
-    private function score(FoldedStep $right, FaultKind $kind, ?int $stops, ?string $tells, ?string $seen): float
+    private function score(FoldedStep $right, FaultKind $kind, bool $goesOn, ?string $tells, ?string $seen): float
     {
         $f = $this->table->factors;
         $step = $right->step;
@@ -228,7 +247,7 @@ final readonly class Faults
         };
         $visible = $seen !== null ? 1.0 : ($tells !== null ? $f['told'] : $f['untold']);
 
-        return $this->table->weights[$kind->value] * $situation * ($stops === null ? $f['unnoticed'] : 1.0) * $visible;
+        return $this->table->weights[$kind->value] * $situation * ($goesOn ? $f['unnoticed'] : 1.0) * $visible;
     }
 
     private static function isInexact(FaultKind $kind): bool

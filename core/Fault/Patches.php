@@ -13,7 +13,10 @@ use Cathedra\Core\Geometry\Point;
 final readonly class Patches
 {
     /** Cells along the shorter side of the sheet: 3 mm of 150. */
-    private const CELLS = 50;
+    public const CELLS = 50;
+
+    /** Cells of a row in the number of a cell. */
+    public const ROW = 100_000;
 
     /** Cells of 3 mm that make 1 cm2, which an eye finds; a seam one cell wide is none. */
     private const SEEN = 11;
@@ -21,11 +24,7 @@ final readonly class Patches
     public static function areSeen(FoldedState $one, FoldedState $other): bool
     {
         $cell = min($one->sheet->width, $one->sheet->height) / self::CELLS;
-        [$a, $b] = [$one->box(), $other->box()];
-        $box = Box::around([
-            new Point(min($a->left, $b->left), min($a->bottom, $b->bottom)),
-            new Point(max($a->right, $b->right), max($a->top, $b->top)),
-        ]);
+        $box = self::roundBoth($one, $other);
         [$mine, $yours] = [self::painted($one, $box, $cell), self::painted($other, $box, $cell)];
         $differs = [];
         foreach ($mine + $yours as $key => $_) {
@@ -35,6 +34,16 @@ final readonly class Patches
         }
 
         return self::largest($differs) >= self::SEEN;
+    }
+
+    public static function roundBoth(FoldedState $one, FoldedState $other): Box
+    {
+        [$a, $b] = [$one->box(), $other->box()];
+
+        return Box::around([
+            new Point(min($a->left, $b->left), min($a->bottom, $b->bottom)),
+            new Point(max($a->right, $b->right), max($a->top, $b->top)),
+        ]);
     }
 
     /**
@@ -92,10 +101,20 @@ final readonly class Patches
         return $most;
     }
 
-    private const ROW = 100_000;
-
     /** @return array<int, int> by cell: 1 the front of the sheet, 2 its back; cells without paper are left out */
     private static function painted(FoldedState $state, Box $box, float $cell): array
+    {
+        return array_map(
+            static fn (int $face): int => $state->frontUp[$face] ? 1 : 2,
+            self::topmost($state, $box, $cell),
+        );
+    }
+
+    /**
+     * @param  float  $cell  mm
+     * @return array<int, int> the face on top by cell: row * ROW + column from the box's bottom left
+     */
+    public static function topmost(FoldedState $state, Box $box, float $cell): array
     {
         $depth = LayerDepth::of($state);
         arsort($depth);
@@ -109,7 +128,7 @@ final readonly class Patches
                 for ($j = (int) floor(($own->bottom - $box->bottom) / $cell); $j < $top; $j++) {
                     $p = new Point($box->left + ($i + 0.5) * $cell, $box->bottom + ($j + 0.5) * $cell);
                     if ($polygon->contains($p)) {
-                        $grid[$j * self::ROW + $i] = $state->frontUp[$face] ? 1 : 2;
+                        $grid[$j * self::ROW + $i] = $face;
                     }
                 }
             }

@@ -23,7 +23,7 @@ final readonly class Compass
     {
         $found = $this->furthest($direction);
         if (count($found) > 1) {
-            throw CannotFold::because(
+            throw CannotFold::notFound(
                 "Two corners lie equally far to the {$direction->value}: ".
                     self::numbered(array_map(fn (int $i): Point => $this->outline->corners[$i], $found)).
                     '. Name one of them by another direction, or turn the paper first.',
@@ -41,7 +41,7 @@ final readonly class Compass
     {
         $found = $this->facing($direction);
         if (count($found) !== 1) {
-            throw CannotFold::because(
+            throw CannotFold::notFound(
                 $found === []
                     ? "No edge faces the {$direction->value}."
                     : "Two edges face the {$direction->value} equally: ".

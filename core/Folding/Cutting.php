@@ -50,13 +50,13 @@ final class Cutting
             $lips += $this->along($segment, $layers);
         }
         if ($lips === []) {
-            throw CannotFold::because('There is no paper to cut along that line.', ($cuts[0] ?? null)?->a);
+            throw CannotFold::notFound('There is no paper to cut along that line.', ($cuts[0] ?? null)?->a);
         }
         $pattern = CutPattern::parted($this->division->pattern(), array_keys($lips));
         $pieces = FaceGraph::of($pattern)->parts();
         if ($remove === null) {
             if (count($pieces) > 1) {
-                throw CannotFold::because(
+                throw CannotFold::notFound(
                     'This cut would part the sheet in two. Say which piece comes away (remove: POINT).',
                     $cuts[0]->a,
                 );
@@ -72,7 +72,7 @@ final class Cutting
     /** @return array<string, true> keys of the edges to be cut */
     private function along(Segment $segment, ?int $layers): array
     {
-        $line = $segment->line() ?? throw CannotFold::because('A cut has no length.', $segment->a);
+        $line = $segment->line() ?? throw CannotFold::notFound('A cut has no length.', $segment->a);
         $cut = [];
         foreach (array_keys($this->division->pattern()->faces) as $face) {
             $parent = $this->division->parentOf($face);
@@ -126,7 +126,7 @@ final class Cutting
             }
         }
         if ($gone === [] || count($gone) === $pattern->faceCount()) {
-            throw CannotFold::because(
+            throw CannotFold::notFound(
                 $gone === []
                     ? 'There is no cut layer at the piece to be removed.'
                     : 'The piece to be removed still hangs on the rest; the cut must run from edge to edge.',

@@ -65,7 +65,7 @@ final class Flaps
             array_filter($this->flaps, fn (Flap $flap): bool => $grip === null || $this->reaches($flap, $grip)),
         );
         if (count($reaching) < $number) {
-            throw CannotFold::because(
+            throw CannotFold::notFound(
                 count($reaching) === 1
                     ? "Here the layers hang together as one, so there are not $number to choose from. Say layers: all."
                     : sprintf('Only %d separate layers reach this place, not %d.', count($reaching), $number),
@@ -76,7 +76,7 @@ final class Flaps
         $chosen = array_slice($sorted, 0, $number);
         foreach (array_slice($sorted, $number) as $left) {
             if (! $this->liesUnderAny($left, $chosen, $fromTop)) {
-                throw CannotFold::because(
+                throw CannotFold::notFound(
                     'Two flaps lie side by side here and either could be meant; name a point that only one of them '
                         .'covers, or take one more.',
                     $grip,
@@ -114,7 +114,7 @@ final class Flaps
                 }
             }
         }
-        throw CannotFold::because(
+        throw CannotFold::notFound(
             'The point that names the flap does not lie beyond the crease.',
             $this->state->positionOf($onSheet),
         );

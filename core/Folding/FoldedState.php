@@ -134,7 +134,7 @@ final readonly class FoldedState
             }
         }
         if ($pinches === []) {
-            throw CannotFold::because('No paper that is folded here lies where it should be pinched.', $at->middle());
+            throw CannotFold::notFound('No paper that is folded here lies where it should be pinched.', $at->middle());
         }
 
         return new self(

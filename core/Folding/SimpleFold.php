@@ -147,7 +147,7 @@ final class SimpleFold
         }
         $this->pattern = $this->division->pattern();
         if ($this->pattern->faceCount() > self::MAX_FACES) {
-            throw CannotFold::because(
+            throw CannotFold::notFound(
                 sprintf('This would divide the sheet into more than %d faces; no hand folds that.', self::MAX_FACES),
             );
         }

@@ -46,7 +46,7 @@ final class Unfolding
             }
         }
         if ($opened === []) {
-            throw CannotFold::because('Nothing of that step is folded any more, so there is nothing to unfold.');
+            throw CannotFold::notFound('Nothing of that step is folded any more, so there is nothing to unfold.');
         }
         $pattern = $builder->build();
         $this->part = $this->parts($pattern, $opened);
@@ -106,7 +106,7 @@ final class Unfolding
     private function former(int $face): int
     {
         return $this->before->pattern->faceAt($this->centre($face), $this->state->tolerance->length) ??
-            throw CannotFold::because('Paper was cut away since that step, so it cannot be unfolded as it was.');
+            throw CannotFold::notFound('Paper was cut away since that step, so it cannot be unfolded as it was.');
     }
 
     private function centre(int $face): Point

@@ -34,7 +34,7 @@ final readonly class Called
     {
         foreach ($this->parts as $name => $point) {
             if ($state->positionOf($point) === null) {
-                throw CannotFold::because(
+                throw CannotFold::notFound(
                     "The part called \"$name\" is no longer there, it is cut away. Write \"call: {{$name}: none}\" in "
                         .'this step, or call another point so.',
                 );

@@ -176,10 +176,7 @@ final class Folder
             try {
                 $other->do($end, false);
             } catch (CannotFold $e) {
-                throw CannotFold::because(
-                    "As far as $share, where the length chosen by eye ends, it cannot be done: {$e->getMessage()}",
-                    $e->place,
-                );
+                throw $e->with("As far as $share, where the length chosen by eye ends, it cannot be done: ");
             }
             array_push($actions, ...$other->actions);
         }
@@ -209,7 +206,8 @@ final class Folder
     private function attached(Attach $attach): Attached
     {
         [$part, $names] =
-            $this->aside[$attach->part] ?? throw CannotFold::because("The part \"{$attach->part}\" is not folded yet.");
+            $this->aside[$attach->part]
+            ?? throw CannotFold::notFound("The part \"{$attach->part}\" is not folded yet.");
         $at = $attach->at->locate($this->setting());
         $turned = $part->rotated($attach->turn);
         $setting = new Setting($turned, $names->marks, $names->creases, false);
@@ -257,10 +255,10 @@ final class Folder
             $step->form?->measured($this->state->sheet->width, $this->state->sheet->height);
             $objection = $step->form?->objection($this->state);
         } catch (\InvalidArgumentException $e) {
-            throw CannotFold::because('For this sheet '.$e->getMessage().'.');
+            throw CannotFold::notFound('For this sheet '.$e->getMessage().'.');
         }
         if ($objection !== null) {
-            throw CannotFold::because('The sizes are not those of the folds: '.$objection.'.');
+            throw CannotFold::notFound('The sizes are not those of the folds: '.$objection.'.');
         }
     }
 
@@ -304,7 +302,7 @@ final class Folder
                 $one->crease->grip->distanceTo($other->crease->grip) <
                 $this->state->tolerance->meeting
         ) {
-            throw CannotFold::because(
+            throw CannotFold::notFound(
                 'The same crease would be made twice: this fold is its own mirror image. Say "also: opposite side" '
                     .'when top and bottom are meant.',
                 $one->crease->grip,
@@ -453,7 +451,7 @@ final class Folder
                 $again = $this->sequence->steps[$number - 1];
                 $this->samePiece($step, $number);
                 if ($again->kind === FoldKind::Repeat) {
-                    throw CannotFold::because("Step $number is itself a repetition; name the steps it repeats.");
+                    throw CannotFold::notFound("Step $number is itself a repetition; name the steps it repeats.");
                 }
                 $before = $this->state;
                 $this->do($again, $mirrored);
@@ -474,7 +472,7 @@ final class Folder
     private function samePiece(Step $step, int $number): void
     {
         if ($this->sequence->steps[$number - 1]->part !== $step->part) {
-            throw CannotFold::because("Step $number belongs to another piece of paper.");
+            throw CannotFold::notFound("Step $number belongs to another piece of paper.");
         }
     }
 

@@ -70,7 +70,7 @@ final readonly class Layers
             'flap' => $flaps->holding($this->flapPoint($setting)),
             default => $flaps->count() === 1
                 ? $flaps->all()
-                : throw CannotFold::because(
+                : throw CannotFold::notFound(
                     "Beyond this crease lie {$flaps->count()} separate layers; say which move (layers: top, bottom, "
                         .'all, a number, or a flap).',
                     $crease->grip,

@@ -88,7 +88,7 @@ final readonly class Names
         }
 
         return $best === null
-            ? throw CannotFold::because('The mark does not lie on the paper.', $folded)
+            ? throw CannotFold::notFound('The mark does not lie on the paper.', $folded)
             : $state->placements[$best]->inverse()->of($folded);
     }
 }

@@ -24,7 +24,7 @@ final readonly class PinchPlace
     public static function on(FoldedState $state, Line $line, Point $at): Segment
     {
         if (abs($line->distanceTo($at)) > $state->tolerance->sight) {
-            throw CannotFold::because('The place to pinch ("at") does not lie on the crease.', $at);
+            throw CannotFold::notFound('The place to pinch ("at") does not lie on the crease.', $at);
         }
         $half = $line->direction()->times(self::LENGTH / 2 * min($state->sheet->width, $state->sheet->height));
 

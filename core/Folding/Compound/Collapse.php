@@ -41,7 +41,7 @@ final readonly class Collapse
         foreach ($creases as [$segment, $wanted]) {
             $found = self::along($pattern, $segment, $state->tolerance->sight);
             if ($found === []) {
-                throw CannotFold::because('There is no paper along one of the creases listed.', $segment->a);
+                throw CannotFold::notFound('There is no paper along one of the creases listed.', $segment->a);
             }
             foreach ($found as $edge) {
                 $key = Edge::key($edge->a, $edge->b);
@@ -119,7 +119,8 @@ final readonly class Collapse
     private static function base(Pattern $pattern, ?Point $stays, float $margin): int
     {
         if ($stays !== null) {
-            return $pattern->faceAt($stays, $margin) ?? throw CannotFold::because('The point that stays was cut away.');
+            return $pattern->faceAt($stays, $margin)
+                ?? throw CannotFold::notFound('The point that stays was cut away.');
         }
         $best = 0;
         foreach (array_keys($pattern->faces) as $face) {

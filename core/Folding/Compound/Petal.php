@@ -62,7 +62,7 @@ final class Petal
         $inward = $this->tip->toward($this->hinge->nearest($this->tip), 0.02);
         $top = $this->sketch->topFaceAt($inward);
         if ($top === null) {
-            throw CannotFold::because('There is no paper at the point to be lifted.', $this->tip);
+            throw CannotFold::notFound('There is no paper at the point to be lifted.', $this->tip);
         }
         [$flap] = $this->sketch->split($this->sketch->layer($top, [$this->hinge]), $this->hinge);
         $hinge = $this->hingeOn($flap);
@@ -106,7 +106,7 @@ final class Petal
         }
 
         return Segment::spanning($this->hinge, $on) ??
-            throw CannotFold::because('The line does not cross the layer to be lifted.', $this->tip);
+            throw CannotFold::notFound('The line does not cross the layer to be lifted.', $this->tip);
     }
 
     /**
@@ -190,7 +190,7 @@ final class Petal
     {
         $line =
             Line::through($a, $b) ??
-            throw CannotFold::because('The tip lies on the line along which it is lifted.', $a);
+            throw CannotFold::notFound('The tip lies on the line along which it is lifted.', $a);
 
         return $line->distanceTo($positive) < 0 ? $line->reversed() : $line;
     }

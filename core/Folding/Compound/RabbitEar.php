@@ -51,7 +51,7 @@ final readonly class RabbitEar
         $sketch = new Sketch($state, $origin);
         $top = $sketch->topFaceAt($heart);
         if ($top === null) {
-            throw CannotFold::because('There is no paper in the middle of the flap.', $heart);
+            throw CannotFold::notFound('There is no paper in the middle of the flap.', $heart);
         }
         [$flap] = $sketch->split($sketch->layer($top, [$base]), $base);
         [$upper, $first] = $sketch->split($flap, self::line($toward, $heart, $tip));

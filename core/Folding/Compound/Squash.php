@@ -36,7 +36,7 @@ final readonly class Squash
         $sketch = new Sketch($state, $origin);
         $top = $sketch->topFaceAt($grip->toward($bisector->nearest($grip), 0.02));
         if ($top === null) {
-            throw CannotFold::because('There is no paper beside the edge to be squashed.', $grip);
+            throw CannotFold::notFound('There is no paper beside the edge to be squashed.', $grip);
         }
         [$upper] = $sketch->split($sketch->layer($top, [$hinge]), $hinge);
         [$upperFar, $upperNear] = $sketch->split($upper, $bisector);

@@ -44,7 +44,7 @@ final readonly class Tuck
         [$probe, $met] = self::entered($sketch, $moved, $line, $under);
         usort($met, static fn (int $i, int $j): int => $sketch->above($i, $j) === $valley ? -1 : 1);
         if (count($met) < $under) {
-            throw CannotFold::because(
+            throw CannotFold::notFound(
                 sprintf('The flap is to go under %d layers, but it meets only %d.', $under, count($met)),
                 $probe,
             );

@@ -33,7 +33,7 @@ final readonly class Bring implements Alignment
                 : self::pointToLine($from, $this->to->trace($setting), $this->pivot($setting));
         }
         if ($this->to instanceof PointRef) {
-            throw CannotFold::because(
+            throw CannotFold::notFound(
                 'An edge can be brought to an edge or a crease, not to a point; name the point that goes there.',
             );
         }
@@ -44,7 +44,7 @@ final readonly class Bring implements Alignment
     private function pivot(Setting $setting): Point
     {
         return $this->through?->locate($setting) ??
-            throw CannotFold::because(
+            throw CannotFold::notFound(
                 'A point can be brought to a line in many ways; say through which point the crease goes (through: '
                     .'...).',
             );
@@ -54,7 +54,7 @@ final readonly class Bring implements Alignment
     {
         $line = $from->distanceTo($to) < 1e-6 ? null : Line::bringing($from, $to);
         if ($line === null) {
-            throw CannotFold::because('The point already lies there, so there is nothing to bring.', $from);
+            throw CannotFold::notFound('The point already lies there, so there is nothing to bring.', $from);
         }
 
         return new Crease($line, $from, $to, null, $target);
@@ -69,7 +69,7 @@ final readonly class Bring implements Alignment
         $foot = $to->straight()->nearest($pivot);
         $height = $foot->distanceTo($pivot);
         if ($height > $radius * (1 + 1e-9)) {
-            throw CannotFold::because(
+            throw CannotFold::notFound(
                 'The point cannot reach that line when the crease goes through the point named.',
                 $from,
             );
@@ -83,7 +83,7 @@ final readonly class Bring implements Alignment
             }
         }
         if (count($landings) !== 1) {
-            throw CannotFold::because(
+            throw CannotFold::notFound(
                 $landings === []
                     ? 'The point reaches that line only beyond its ends.'
                     : 'The point can reach that line in two places; bring it to a point instead.',
@@ -106,7 +106,7 @@ final readonly class Bring implements Alignment
             }
         }
         if ($best === null || abs($best->distanceTo($what->middle())) < $setting->state->tolerance->meeting) {
-            throw CannotFold::because(
+            throw CannotFold::notFound(
                 'The two edges already lie on one another, or can only be laid on each other\'s prolongation.',
                 $what->middle(),
             );

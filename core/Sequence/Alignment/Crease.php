@@ -38,7 +38,7 @@ final readonly class Crease
     public static function moving(Line $line, Point $grip, ?Segment $taken = null, ?Segment $target = null): self
     {
         if (abs($line->distanceTo($grip)) < self::ON_THE_LINE) {
-            throw CannotFold::because(
+            throw CannotFold::notFound(
                 'The point that says which side moves lies on the crease itself; name a point beside it.',
                 $grip,
             );

@@ -23,7 +23,7 @@ final readonly class CreaseOf implements LineRef
     {
         $pieces =
             $setting->creases[$this->label] ??
-            throw CannotFold::because("No earlier step makes a crease called \"{$this->label}\".");
+            throw CannotFold::notFound("No earlier step makes a crease called \"{$this->label}\".");
         $ends = [];
         foreach ($pieces as $piece) {
             foreach ([$piece->a, ...self::between($setting, $piece), $piece->b] as $point) {
@@ -33,10 +33,10 @@ final readonly class CreaseOf implements LineRef
         usort($ends, static fn (Point $p, Point $q): int => $p->distanceTo($ends[0]) <=> $q->distanceTo($ends[0]));
         $line =
             Line::through($ends[0], $ends[count($ends) - 1]) ??
-            throw CannotFold::because("The crease \"{$this->label}\" has no length.");
+            throw CannotFold::notFound("The crease \"{$this->label}\" has no length.");
         foreach ($ends as $p) {
             if (abs($line->distanceTo($p)) > $setting->state->tolerance->sight) {
-                throw CannotFold::because(
+                throw CannotFold::notFound(
                     "The crease \"{$this->label}\" runs through several layers that now lie apart; name a line "
                         .'through two points instead.',
                     $p,

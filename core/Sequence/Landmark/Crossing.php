@@ -19,6 +19,6 @@ final readonly class Crossing implements PointRef
         $a = $this->first->trace($setting);
 
         return $a->straight()->crossing($this->second->trace($setting)->straight())
-            ?? throw CannotFold::because('These two lines run side by side and never meet.', $a->middle());
+            ?? throw CannotFold::notFound('These two lines run side by side and never meet.', $a->middle());
     }
 }

@@ -18,7 +18,7 @@ final readonly class Joining implements LineRef
     {
         $line = new Segment($this->from->locate($setting), $this->to->locate($setting));
         if ($line->line() === null) {
-            throw CannotFold::because('The two points of this line lie on one another now.', $line->a);
+            throw CannotFold::notFound('The two points of this line lie on one another now.', $line->a);
         }
 
         return $line;

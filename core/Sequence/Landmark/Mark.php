@@ -27,7 +27,7 @@ final readonly class Mark implements PointRef
         $mark =
             ($setting->mirrored ? $setting->marks[$partner] ?? null : null) ??
             $setting->marks[$this->name] ??
-            throw CannotFold::because("No earlier step sets a mark called \"{$this->name}\".");
+            throw CannotFold::notFound("No earlier step sets a mark called \"{$this->name}\".");
 
         return $setting->onPaper($mark);
     }

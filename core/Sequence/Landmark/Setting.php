@@ -51,6 +51,7 @@ final readonly class Setting
     /** @throws CannotFold when that part of the sheet was cut away */
     public function onPaper(Point $onSheet): Point
     {
-        return $this->state->positionOf($onSheet) ?? throw CannotFold::because('That point of the sheet was cut away.');
+        return $this->state->positionOf($onSheet)
+            ?? throw CannotFold::notFound('That point of the sheet was cut away.');
     }
 }

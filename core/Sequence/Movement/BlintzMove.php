@@ -31,7 +31,7 @@ final readonly class BlintzMove implements Movement
         $corners = $setting->compass->outline->corners;
         $centre = $setting->state->box()->centre();
         if (count($corners) !== 4) {
-            throw CannotFold::because(
+            throw CannotFold::notFound(
                 sprintf(
                     'A blintz brings the four corners of a square to its centre; this outline has %d corners.',
                     count($corners),
@@ -43,7 +43,7 @@ final readonly class BlintzMove implements Movement
         foreach ($corners as $corner) {
             $line =
                 Line::bringing($corner, $centre) ??
-                throw CannotFold::because('A corner already lies at the centre.', $corner);
+                throw CannotFold::notFound('A corner already lies at the centre.', $corner);
             $state = SimpleFold::apply($state, $line, $this->valley, Flaps::beyond($state, $line)->all(), $label);
         }
 

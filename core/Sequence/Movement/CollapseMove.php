@@ -95,7 +95,7 @@ final readonly class CollapseMove implements Movement
     {
         if ($line instanceof CreaseOf) {
             return $setting->creases[$line->label] ??
-                throw CannotFold::because("No earlier step makes a crease called \"{$line->label}\".");
+                throw CannotFold::notFound("No earlier step makes a crease called \"{$line->label}\".");
         }
         $stretch = $line->trace($setting);
         $pieces = [];

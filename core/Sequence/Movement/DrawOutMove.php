@@ -36,7 +36,7 @@ final readonly class DrawOutMove implements Movement
     public function make(Setting $setting, string $label): Made
     {
         $held = $setting->creases[$this->crease]
-            ?? throw CannotFold::because("No earlier step makes a crease called \"{$this->crease}\".");
+            ?? throw CannotFold::notFound("No earlier step makes a crease called \"{$this->crease}\".");
         [$after, $grip, $landing, $line] = DrawOut::apply(
             $setting->state,
             $held,

@@ -31,7 +31,7 @@ final readonly class HoldMove implements Movement
     {
         [$from, $to] = [$this->bring->locate($setting), $this->to->locate($setting)];
         if ($from->distanceTo($to) <= $setting->state->tolerance->meeting) {
-            throw CannotFold::because('It lies there already. Bring it to another place.', $from);
+            throw CannotFold::notFound('It lies there already. Bring it to another place.', $from);
         }
 
         return new Made($setting->state, $from, $to);

@@ -30,7 +30,7 @@ final readonly class OpenPocketMove implements Movement
     {
         [$corner, $other] = [$this->bring->locate($setting), $this->to->locate($setting)];
         $end = $this->end->locate($setting);
-        $middle = Line::bringing($corner, $other) ?? throw CannotFold::because(
+        $middle = Line::bringing($corner, $other) ?? throw CannotFold::notFound(
             'Both corners of the pocket are one point here.',
             $corner,
         );

@@ -63,7 +63,7 @@ final readonly class PleatMove implements Movement
                 ->clippedBy($back->line)
                 ->clippedBy($first->line->reversed());
             if ($behindFirst->area() > $setting->state->tolerance->area) {
-                throw CannotFold::because(
+                throw CannotFold::notFound(
                     'The second line of a pleat must lie between the first one and the point that moves.',
                     $behindFirst->centroid(),
                 );

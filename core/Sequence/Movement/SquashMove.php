@@ -32,7 +32,7 @@ final readonly class SquashMove implements Movement
         $hinge = $this->hinge->trace($setting);
         $crease = (new Bring($this->edge, $this->hinge, null))->locate($setting);
         if ($edge->straight()->isParallelTo($hinge->straight())) {
-            throw CannotFold::because('The edge to be squashed must meet the line it is laid on.', $edge->middle());
+            throw CannotFold::notFound('The edge to be squashed must meet the line it is laid on.', $edge->middle());
         }
 
         return new Made(

@@ -1783,7 +1783,7 @@ export interface components {
             /** @description what is to be seen of the right one, and not of this one */
             see: string | null;
             mend: string;
-            /** @description whether the next folds can be done with it all the same */
+            /** @description whether the next folds can be done with it all the same; empty where that is not known */
             then: string;
             drawing: components["schemas"]["Drawing"];
             /** @description the picture shows it turned over: from the front it looks right */

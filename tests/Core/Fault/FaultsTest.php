@@ -4,16 +4,21 @@ declare(strict_types=1);
 
 namespace Tests\Core\Fault;
 
+use Cathedra\Core\Fault\Edges;
 use Cathedra\Core\Fault\Fault;
 use Cathedra\Core\Fault\FaultKind;
 use Cathedra\Core\Fault\Faults;
 use Cathedra\Core\Fault\Mend;
 use Cathedra\Core\Fault\Patches;
 use Cathedra\Core\Fault\Sightings;
+use Cathedra\Core\Folding\CannotFold;
+use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Folding\Sameness;
 use Cathedra\Core\Folding\Unfolding;
+use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Rules\BadRules;
 use Cathedra\Core\Rules\FaultTable;
+use Cathedra\Core\Sequence\BadSequence;
 use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\Loader;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -119,6 +124,86 @@ final class FaultsTest extends TestCase
         }
         self::assertGreaterThanOrEqual(200, $steps);
         self::assertGreaterThanOrEqual(0.95, $told / $all);
+    }
+
+    /** A model that was not turned over looks another: by its colours, its outline, or the edges of its flaps. */
+    public function testNobodyIsToldThatAModelNotTurnedOverLooksRight(): void
+    {
+        $count = 0;
+        foreach (Folds::slugs() as $slug) {
+            foreach (Folds::library($slug)->steps as $step) {
+                foreach (self::faults($slug, $step->step->number) as $fault) {
+                    if ($fault->kind === FaultKind::NotTurned) {
+                        $count++;
+                        self::assertSame('front', $fault->seen, "$slug {$step->step->number}");
+                    }
+                }
+            }
+        }
+        self::assertGreaterThanOrEqual(40, $count);
+    }
+
+    /** One colour, one outline: a strip folded over behind shows no edge, in front it does. */
+    public function testAnEdgeOfAFlapIsSeen(): void
+    {
+        $folded = fn (string $how): FoldedState => Folds::steps(
+            "  - {fold: $how, along: line (1/2 from A to D) to (1/2 from B to C), move: A}\n",
+        )->end();
+        $front = Folds::steps('  - {fold: valley, along: line (1/4 from A to D) to (1/4 from B to C), move: A}'."\n");
+        self::assertTrue(Edges::areSeen($front->end(), $front->end()->turnedOver()));
+        self::assertFalse(Edges::areSeen($front->end(), $front->end()));
+        self::assertFalse(Edges::areSeen($folded('valley'), $folded('mountain')), 'halved, both show one plain face');
+    }
+
+    /**
+     * A step that is refused after a sheet was halved to the left, and whether paper refuses it.
+     *
+     * @return iterable<string, array{string, bool}>
+     */
+    public static function refusals(): iterable
+    {
+        yield 'a mark never made' => ['{fold: valley, bring: mark m, to: corner top-left, layers: all}', false];
+        yield 'a crease that is not there' => ['{fold: valley, bring: edge left, to: crease x, layers: all}', false];
+        yield 'it lies there already' => ['{fold: valley, bring: edge left, to: edge left, layers: all}', false];
+        yield 'no crease crosses it' => ['{fold: valley, along: line A to D, move: B, layers: all}', false];
+    }
+
+    public function testWhatPaperRefusesAndWhatOnlyACountDoes(): void
+    {
+        $at = new Point(0, 0);
+        self::assertTrue(CannotFold::joined($at)->byPaper);
+        self::assertTrue(CannotFold::collides('layers', $at)->byPaper);
+        self::assertTrue(CannotFold::onTheOtherHalf(CannotFold::joined($at))->byPaper);
+        self::assertFalse(CannotFold::covered($at)->byPaper);
+        self::assertFalse(CannotFold::nothingBeyond()->byPaper);
+        self::assertFalse(CannotFold::onTheOtherHalf(CannotFold::covered($at))->byPaper);
+    }
+
+    #[DataProvider('refusals')]
+    public function testPaperStopsAndNamesDoNot(string $step, bool $byPaper): void
+    {
+        try {
+            Folds::steps("  - {fold: valley, bring: edge right, to: edge left}\n  - $step\n");
+            self::fail('it can be folded');
+        } catch (BadSequence $refused) {
+            $cause = $refused->getPrevious();
+            self::assertInstanceOf(CannotFold::class, $cause);
+            self::assertSame($byPaper, $cause->byPaper, $cause->getMessage());
+        }
+    }
+
+    /** Two folds that were said to stop for a name: of a helmet and of a butterfly, each a tenth short. */
+    public function testNoFaultStopsForAName(): void
+    {
+        foreach ([['helmet', 2], ['butterfly', 9]] as [$slug, $step]) {
+            $found = array_values(array_filter(
+                self::faults($slug, $step),
+                static fn (Fault $f): bool => $f->kind === FaultKind::Short,
+            ));
+            self::assertCount(1, $found, $slug);
+            self::assertNull($found[0]->stops, $slug);
+            self::assertFalse($found[0]->goesOn, "$slug: whether it goes on is not said either");
+        }
     }
 
     /** A flap of 20 x 20 mm of 100 is seen, a gap of 1 mm is not, the same paper least of all. */
