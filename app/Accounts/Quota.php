@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Accounts;
 
+use Carbon\CarbonImmutable;
 use Closure;
 use Illuminate\Http\Exceptions\ThrottleRequestsException;
 use Illuminate\Http\Request;
@@ -25,7 +26,7 @@ final readonly class Quota
 
     public function handle(Request $request, Closure $next): Response
     {
-        $now = time();
+        $now = CarbonImmutable::now()->getTimestamp();
         $whose = hash('xxh128', (string) ($request->user()?->getAuthIdentifier() ?? $request->ip()));
         if ($this->count($whose, intdiv($now, 60)) > self::PER_MINUTE) {
             throw new ThrottleRequestsException('Too many requests.', headers: ['Retry-After' => 60 - $now % 60]);

@@ -43,11 +43,11 @@ final class Organisation extends Model
         return $relation;
     }
 
-    /** @return HasMany<Stock, $this> */
+    /** @return HasMany<Stock, $this> what is really there first: screens choose the first */
     public function stocks(): HasMany
     {
         $relation = $this->hasMany(Stock::class);
-        $relation->orderBy('name');
+        $relation->orderByRaw('(`count` <=> 0)')->orderBy('name');
 
         return $relation;
     }

@@ -48,10 +48,7 @@ final readonly class CutBench
         );
         $sides = [];
         foreach ($need as ['side' => $side, 'count' => $count]) {
-            $side ??= max(
-                Stock::MIN_MM,
-                $this->measure->down(LargestSquare::from($pile, $count, $kerf)['side_mm'] ?? Stock::MIN_MM),
-            );
+            $side ??= max(Stock::MIN_MM, $this->measure->down($this->largest($pile, $count, $kerf)));
             $sides[] = ['side' => $side, 'count' => $count];
         }
         $plan = CutPlanner::plan(
@@ -84,7 +81,7 @@ final readonly class CutBench
                 $unmet,
             ),
             $plan->sheetsUsed(),
-            $cost === null || $patterns === [] ? null : round($cost, 2),
+            $cost === null || $cost <= 0.0 ? null : round($cost, 2),
             $plan->isFeasible() && $plan->isProven(),
             round($plan->gap(), 4),
             (int) ceil(($strokes * $rules->cutSeconds(Method::from($method))) / 60),
@@ -92,6 +89,18 @@ final readonly class CutBench
             $rules->caution(Method::from($method)),
             $plan->area > 0 ? round(1 - $made / $plan->area, 4) : 0.0,
         );
+    }
+
+    /**
+     * The largest side of which there are so many; where there are not so many of any, the largest that one sheet
+     * gives, so that what is missing is counted in squares that somebody could fold.
+     *
+     * @param  list<Stock>  $pile
+     */
+    private function largest(array $pile, int $count, float $kerf): float
+    {
+        return LargestSquare::from($pile, $count, $kerf)['side_mm']
+            ?? max(0.0, ...array_map(static fn (Stock $s): float => $s->largest(), $pile));
     }
 
     /** @return list<array{side: float, count: int}> what is wanted without what cannot be had */

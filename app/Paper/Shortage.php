@@ -34,7 +34,7 @@ final readonly class Shortage
         foreach (array_filter($paper->short) as $i => $n) {
             $choices[] =
                 $words->say('paper', 'choice-sheets', ['n' => $n, 'name' => $records[$i]->name]).
-                ($records[$i]->price === null
+                ((float) $records[$i]->price <= 0.0
                     ? ''
                     : ' '.
                         $words->say('paper', 'choice-cost', ['cost' => number_format($n * $records[$i]->price, 2)]));

@@ -11,6 +11,7 @@ import AskDialog from './parts/AskDialog.vue'
 import { ask } from './parts/asking'
 import ShortcutHelp from './parts/ShortcutHelp.vue'
 import { typing } from './parts/typing'
+import { holdsUnsaved } from './parts/unsaved'
 import { useDeeds } from './teaching/queue/deeds'
 
 const { t } = useI18n()
@@ -38,7 +39,7 @@ watch([() => me.error.value, () => route.name], ([error]) => {
 onKeyStroke((event) => {
   if (typing(event) || route.meta['open'] === true) return
   if (event.key === '?') help.value = !help.value
-  const place = places.find((p) => p.key === event.key)
+  const place = holdsUnsaved() ? undefined : places.find((p) => p.key === event.key)
   if (place && route.name !== 'teach') void router.push({ name: place.name })
 })
 

@@ -1,8 +1,10 @@
 import { createRouter, createWebHistory } from 'vue-router'
+import { headToHeading, scrollBehavior } from './parts/arriving'
 
 /** Screens by subject, as the rooms of core and app; teaching is on the feet, everything else at the desk. */
 export const router = createRouter({
   history: createWebHistory(),
+  scrollBehavior,
   routes: [
     { path: '/', name: 'home', component: () => import('./lessons/Home.vue'), meta: { title: 'Lessons' } },
     {
@@ -152,6 +154,7 @@ export const router = createRouter({
   ],
 })
 
-router.afterEach((to) => {
+router.afterEach((to, from) => {
+  if (from.name !== undefined && to.path !== from.path) void headToHeading()
   document.title = `${String(to.meta['title'] ?? '')} · Cathedra`
 })

@@ -80,4 +80,24 @@ final class CoreCallsTest extends TestCase
         self::assertGreaterThan(150, $seen);
         self::assertSame([], $found);
     }
+
+    /** A test that looks at the wall clock fails on a busy machine and passes on a broken one; Effort counts work. */
+    public function testNoTestOfCoreOrFeaturesMeasuresByTheWallClock(): void
+    {
+        $found = [];
+        foreach (['Core', 'Feature'] as $suite) {
+            $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__)."/$suite"));
+            foreach ($files as $file) {
+                if (! ($file instanceof SplFileInfo) || $file->getExtension() !== 'php') {
+                    continue;
+                }
+                foreach (PhpToken::tokenize((string) file_get_contents($file->getPathname())) as $token) {
+                    if ($token->is(T_STRING) && in_array($token->text, ['microtime', 'hrtime'], true)) {
+                        $found[] = "{$file->getFilename()}:$token->line";
+                    }
+                }
+            }
+        }
+        self::assertSame([], $found);
+    }
 }

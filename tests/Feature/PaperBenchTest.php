@@ -42,6 +42,33 @@ final class PaperBenchTest extends TestCase
         self::assertSame('Marta', $lead->name);
     }
 
+    /** By name "Art paper" would come first; there is none of it. */
+    public function testWhatIsReallyThereComesFirst(): void
+    {
+        $lead = $this->lead();
+        $this->actingAs($lead);
+        foreach ([['Art paper', 0], ['Newspaper', null], ['Office', 12]] as [$name, $count]) {
+            $lead->organisation->stocks()->create(
+                ['name' => $name, 'width_mm' => 210, 'height_mm' => 297, 'count' => $count, 'price' => 0],
+            );
+        }
+        $stocks = $this->getJson('/api/stocks')->assertOk()->json();
+        self::assertSame(['Newspaper', 'Office', 'Art paper'], array_column($stocks, 'name'));
+
+        $cut = function (array $stock, int $count): array {
+            $asked = ['stock' => [$stock], 'need' => [['side_mm' => null, 'count' => $count]], 'prefer' => 'least'];
+            $lines = explode("\n", trim($this->postJson('/api/cut-plan', $asked + ['method' => 'scissors'])
+                ->assertOk()->streamedContent()));
+
+            return json_decode(end($lines), true)['plan'];
+        };
+        $plan = $cut(['id' => $stocks[2]['id'], 'count' => 0], 30);
+        self::assertSame([false, null], [$plan['feasible'], $plan['cost']]);
+        self::assertStringContainsString('210 mm', $plan['unmet'][0], 'what is missing are squares of a sheet');
+        $some = $cut(['id' => $stocks[1]['id'], 'count' => 12], 4);
+        self::assertSame([true, null], [$some['feasible'], $some['cost']], 'what costs nothing is not said');
+    }
+
     public function testATaughtLessonKeepsWhatItUsedWhateverBecomesOfTheStock(): void
     {
         [, $stock, $id] = $this->planned('drinking-cup', 10);

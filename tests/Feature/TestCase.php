@@ -130,7 +130,7 @@ abstract class TestCase extends Base
      */
     protected function deeds(array $events, int $after = 0): array
     {
-        $plain = ['device' => 'tablet', 'device_ms' => (int) (microtime(true) * 1000), 'after' => $after];
+        $plain = ['device' => 'tablet', 'device_ms' => now()->getTimestampMs(), 'after' => $after];
 
         return ['after' => $after, 'events' => array_map(
             static fn (array $e): array => [...$plain, 'key' => (string) Str::uuid(), ...$e],

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, ref } from 'vue'
+import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { client, type GroupData, Problem } from '../api/client'
 import { useGroups, useMe, useSaveGroup } from '../api/groups'
@@ -7,6 +7,8 @@ import { useRemoving } from '../bin/useRemoving'
 import AskState from '../parts/AskState.vue'
 import LearnerList, { type Entry } from './LearnerList.vue'
 import { useBounds } from '../parts/bounds'
+import { showFirstFault } from '../parts/firstFault'
+import { mayLetGo, useUnsaved } from '../parts/unsaved'
 
 const { t } = useI18n()
 const { between } = useBounds()
@@ -17,6 +19,14 @@ const editing = ref<GroupData | null>(null)
 const title = ref<HTMLHeadingElement | null>(null)
 const blank = () => ({ name: '', age: 'junior', helpers: '0', table: '4', learners: [] as Entry[], names: '' })
 const form = ref(blank())
+const unsaved = useUnsaved(() => JSON.stringify(form.value))
+const sheet = useTemplateRef<HTMLFormElement>('sheet')
+/** Begins the form anew. */
+function clear() {
+  editing.value = null
+  form.value = blank()
+  unsaved.settle()
+}
 const fields = computed(() => (save.error.value instanceof Problem ? save.error.value.fields : {}))
 /** What is wrong with which learner of the list, counted through the rows and the new names after them. */
 const wrong = computed(() =>
@@ -33,7 +43,8 @@ const nameErrors = computed(() => [
     .map(([n, why]) => t('groups.nameAt', { n: n - form.value.learners.length + 1, why })),
 ])
 
-function change(group: GroupData) {
+async function change(group: GroupData) {
+  if (!(await mayLetGo())) return
   save.reset()
   editing.value = group
   form.value = {
@@ -44,6 +55,7 @@ function change(group: GroupData) {
     learners: group.learners.map(({ id, name }) => ({ id, name })),
     names: '',
   }
+  unsaved.settle()
   // on a phone the form lies below the list
   void nextTick(() => {
     title.value?.focus({ preventScroll: true })
@@ -65,15 +77,12 @@ async function submit() {
     learners: [...form.value.learners, ...more.map((name) => ({ id: null, name }))],
     ...(editing.value ? { version: editing.value.version } : {}),
   }
-  if (await save.mutateAsync({ ...(editing.value ? { id: editing.value.id } : {}), body }).catch(() => null)) {
-    editing.value = null
-    form.value = blank()
-  }
+  if (await save.mutateAsync({ ...(editing.value ? { id: editing.value.id } : {}), body }).catch(() => null)) clear()
+  else await showFirstFault(sheet.value)
 }
 
-function stopEditing() {
-  editing.value = null
-  form.value = blank()
+async function stopEditing() {
+  if (await mayLetGo()) clear()
 }
 
 const leaving = ref(0)
@@ -82,10 +91,7 @@ const removing = useRemoving((sure) =>
 )
 async function remove(group: GroupData) {
   leaving.value = group.id
-  if ((await removing.remove()) && editing.value?.id === group.id) {
-    editing.value = null
-    form.value = blank()
-  }
+  if ((await removing.remove()) && editing.value?.id === group.id) clear()
 }
 </script>
 
@@ -112,7 +118,7 @@ async function remove(group: GroupData) {
         </div>
       </article>
     </section>
-    <form class="sheet stack" novalidate @submit.prevent="submit">
+    <form ref="sheet" class="sheet stack" novalidate @submit.prevent="submit">
       <h2 ref="title" tabindex="-1">{{ editing ? t('groups.changing', { name: editing.name }) : t('groups.add') }}</h2>
       <v-text-field v-model="form.name" :label="t('groups.name')" :error-messages="fields['name']" />
       <v-select

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
 import { client, type LessonData, Problem, type Ways } from '../api/client'
@@ -14,6 +14,8 @@ import AskState from '../parts/AskState.vue'
 import FitOf from './FitOf.vue'
 import { inputOf, modelsOf } from './input'
 import { useBounds } from '../parts/bounds'
+import { showFirstFault } from '../parts/firstFault'
+import { useUnsaved } from '../parts/unsaved'
 
 const props = defineProps<{ lesson?: LessonData }>()
 const { t } = useI18n()
@@ -38,6 +40,8 @@ const form = ref({
   helpers: props.lesson?.setting.helpers ?? 0,
   further: props.lesson ? modelsOf(props.lesson).slice(1) : [],
 })
+const unsaved = useUnsaved(() => JSON.stringify(form.value))
+const sheet = useTemplateRef<HTMLFormElement>('sheet')
 const slot = computed(() => {
   const [from, until] = [form.value.from, form.value.until].map((at) => {
     const [h = 0, m = 0] = at.split(':').map(Number)
@@ -88,8 +92,10 @@ watch(
   (list) => {
     const first = list?.[0]
     if (form.value.group === null && first) {
-      form.value.group = first.id
-      form.value.helpers = first.helpers
+      unsaved.fill(() => {
+        form.value.group = first.id
+        form.value.helpers = first.helpers
+      })
     }
   },
   { immediate: true },
@@ -97,7 +103,7 @@ watch(
 watch(
   () => models.data.value,
   (list) => {
-    if (form.value.model === '') form.value.model = list?.[0]?.slug ?? ''
+    if (form.value.model === '') unsaved.fill(() => { form.value.model = list?.[0]?.slug ?? '' })
   },
   { immediate: true },
 )
@@ -143,8 +149,9 @@ async function submit() {
   const lesson = await save
     .mutateAsync({ ...(props.lesson ? { id: props.lesson.card.id } : {}), body })
     .catch(() => null)
-  if (!lesson) return
+  if (!lesson) return showFirstFault(sheet.value)
   saved.value = true
+  unsaved.settle()
   if (!props.lesson) await router.push({ name: 'paper', params: { id: lesson.card.id } })
 }
 
@@ -154,13 +161,14 @@ const removing = useRemoving((sure) =>
   }),
 )
 async function remove() {
+  unsaved.settle()
   if (await removing.remove()) await router.push({ name: 'home' })
 }
 </script>
 
 <template>
   <div :class="{ page: !lesson }">
-    <form class="stack" novalidate @submit.prevent="submit">
+    <form ref="sheet" class="stack" novalidate @submit.prevent="submit">
       <h1>{{ t(lesson ? 'choose.title' : 'choose.new') }}</h1>
       <p v-if="groups.data.value?.length === 0" class="caution">
         {{ t('choose.noGroups') }} <RouterLink :to="{ name: 'groups' }">{{ t('places.groups') }}</RouterLink>

@@ -8,6 +8,7 @@ import { usePaperNeeds, useStocks } from '../api/paper'
 import AskState from '../parts/AskState.vue'
 import { useRemoving } from '../bin/useRemoving'
 import { useMeasure } from '../parts/measure'
+import { mayLetGo } from '../parts/unsaved'
 import StockForm from './StockForm.vue'
 
 const { t } = useI18n()
@@ -39,6 +40,9 @@ async function put({ name, width, height, grammage, kind, sides }: (typeof commo
 }
 /** The paper whose form lies open; null: a new one. */
 const editing = ref<StockData | null>(null)
+async function change(stock: StockData) {
+  if (await mayLetGo()) editing.value = stock
+}
 async function show(stock: StockData) {
   log.value =
     log.value?.stock === stock.id
@@ -123,7 +127,7 @@ async function remove(stock: StockData) {
             ><v-btn variant="text" height="44" :aria-expanded="log?.stock === stock.id" @click="show(stock)">{{
               t('cupboard.log')
             }}</v-btn
-            ><v-btn variant="outlined" height="44" @click="editing = stock">{{ t('cupboard.change') }}</v-btn
+            ><v-btn variant="outlined" height="44" @click="change(stock)">{{ t('cupboard.change') }}</v-btn
             ><v-btn
               variant="text"
               height="44"

@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { Problem, type StockData } from '../api/client'
 import { useMe } from '../api/groups'
 import { useSaveStock } from '../api/paper'
+import { showFirstFault } from '../parts/firstFault'
 import { keptLength, useMeasure } from '../parts/measure'
+import { useUnsaved } from '../parts/unsaved'
 
 /** Paper put into the cupboard, or changed. What is rare is folded away and opens when it holds something. */
 const props = defineProps<{ stock: StockData | null }>()
@@ -31,6 +33,8 @@ const blank = {
 const kinds = computed(() => me.data.value?.paper_kinds ?? [])
 const sides = computed(() => me.data.value?.paper_sides ?? [])
 const form = ref({ ...blank })
+const unsaved = useUnsaved(() => JSON.stringify(form.value))
+const sheet = useTemplateRef<HTMLFormElement>('sheet')
 const errors = computed(() => (save.error.value instanceof Problem ? save.error.value.fields : {}))
 /** Something in the part that is folded away is filled in or refused. */
 const rare = computed(
@@ -78,7 +82,10 @@ const written = (stock: StockData) => ({
 })
 watch(
   () => props.stock,
-  (stock) => { form.value = stock ? written(stock) : { ...blank } },
+  (stock) => {
+    form.value = stock ? written(stock) : { ...blank }
+    unsaved.settle()
+  },
 )
 async function submit() {
   const f = form.value
@@ -101,13 +108,16 @@ async function submit() {
   }
   if (await save.mutateAsync({ ...(props.stock === null ? {} : { id: props.stock.id }), body }).catch(() => null)) {
     form.value = { ...blank }
+    unsaved.settle()
     emit('done')
+  } else {
+    await showFirstFault(sheet.value)
   }
 }
 </script>
 
 <template>
-  <form class="sheet stack" novalidate @submit.prevent="submit">
+  <form ref="sheet" class="sheet stack" novalidate @submit.prevent="submit">
     <h2>{{ stock === null ? t('cupboard.add') : t('cupboard.change') }}</h2>
     <v-select
       :model-value="form.format"

@@ -8,6 +8,7 @@ use Cathedra\Core\FoldFormat\BadFold;
 use Cathedra\Core\FoldFormat\FoldImport;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Tests\Support\Effort;
 
 /** Patterns that once kept the search for an order busy for minutes are answered or refused in bounded work. */
 final class WorstCaseTest extends TestCase
@@ -41,21 +42,14 @@ final class WorstCaseTest extends TestCase
 
     private function answered(string $document): void
     {
-        $began = self::processor();
+        $began = Effort::spent();
         try {
             $folded = FoldImport::fold($document)->folded;
             self::assertGreaterThan(30, $folded->faceCount());
         } catch (BadFold $e) {
             self::assertMatchesRegularExpression('/order|layer|paper|vertex|Fold it/i', $e->getMessage());
         }
-        self::assertLessThan(self::SECONDS, self::processor() - $began);
-    }
-
-    private static function processor(): float
-    {
-        $used = getrusage() ?: throw new \LogicException('The processor time is not known.');
-
-        return $used['ru_utime.tv_sec'] + $used['ru_utime.tv_usec'] / 1e6;
+        self::assertLessThan(self::SECONDS, Effort::spent() - $began);
     }
 
     /**

@@ -49,7 +49,7 @@ describe('the log, as the core reads it', () => {
     const cases = read<Case[]>('/var/random-logs.json')
     expect(cases).toHaveLength(2000)
     for (const one of cases) check(one)
-  })
+  }, 60_000) // of a busy machine: half a second on an idle one
 })
 
 describe('advice and drift, as the core gives them', () => {
