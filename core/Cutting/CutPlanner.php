@@ -71,8 +71,10 @@ final readonly class CutPlanner
         }
         ($question->tell)(0.9, 'tidy');
         $tidy = Tidying::fewer($question, $columns, $mix->uses, $need, Budget::steps(self::TIDYING));
+        // Where not all patterns were listed nobody knows what the others would give, unless nothing at all is wasted.
+        $isFull = $plain->isFeasible() && $least && $mix->cost <= $bound + self::SAME;
         $proven =
-            ($columns->complete ? $mix->proven : $mix->cost <= $bound + self::SAME) &&
+            ($columns->complete ? $mix->proven : $isFull) &&
             ($tidy['proven'] || $question->request->prefer !== Prefer::Fewest);
 
         return Plan::of(

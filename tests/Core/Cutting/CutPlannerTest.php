@@ -10,6 +10,7 @@ use Cathedra\Core\Cutting\CutPlanner;
 use Cathedra\Core\Cutting\CutRequest;
 use Cathedra\Core\Cutting\GuillotinePatterns;
 use Cathedra\Core\Cutting\Knapsack;
+use Cathedra\Core\Cutting\Prefer;
 use Cathedra\Core\Cutting\Tidying;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -223,6 +224,43 @@ final class CutPlannerTest extends TestCase
             }
             self::assertSame((int) min($fewest, 3), min(3, count($plan['sheets'])), "seed $seed");
         }
+    }
+
+    /**
+     * Five sizes are more than can be listed, so nobody looked at every pattern: the plan may be the best there is, but
+     * that is not proven, and the gap says by how much a better one might beat it.
+     */
+    public function testAPlanWhosePatternsWereNotAllListedIsNotCalledProven(): void
+    {
+        foreach ([Prefer::Least, Prefer::Fewest, Prefer::Scrap] as $prefer) {
+            $plan = CutPlanner::plan(CutRequest::fromArray([
+                'stock' => [['name' => 'A4', 'width_mm' => 210, 'height_mm' => 297, 'count' => null]],
+                'need' => array_map(
+                    static fn (int $side): array => ['side_mm' => $side, 'count' => 7],
+                    [52, 61, 73, 88, 104],
+                ),
+                'prefer' => $prefer->value,
+            ]));
+            self::assertTrue($plan->isFeasible());
+            self::assertFalse($plan->isProven(), $prefer->value);
+            self::assertGreaterThan(0.0, $plan->gap(), $prefer->value);
+            self::assertFalse($plan->toArray()['optimal']);
+        }
+    }
+
+    /** Five sizes again, and sheets of 150 x 100 mm that they fill to the last mm2: less paper there cannot be. */
+    public function testWhereNothingIsWastedLessIsProvenWithoutAList(): void
+    {
+        // 100 + 50 side by side; 50 over 50; 40 + 10 and what is left beside them are cut from squares of 25, 20 and 5
+        $plan = CutPlanner::plan(CutRequest::fromArray([
+            'stock' => [['name' => 'S', 'width_mm' => 100, 'height_mm' => 100, 'count' => null]],
+            'need' => [
+                ['side_mm' => 100, 'count' => 2], ['side_mm' => 50, 'count' => 4], ['side_mm' => 25, 'count' => 16],
+                ['side_mm' => 20, 'count' => 25], ['side_mm' => 10, 'count' => 100],
+            ],
+        ]));
+        self::assertSame([true, true, 6], [$plan->isFeasible(), $plan->isProven(), $plan->sheetsUsed()]);
+        self::assertEqualsWithDelta(0.0, $plan->gap(), 1e-9);
     }
 
     public function testProgressIsTold(): void
