@@ -35,6 +35,8 @@ final readonly class Advice
         $step = $standing->step;
         $here = array_values(array_filter($learners, static fn (int $l): bool => ! $standing->seat($l)->away));
         $open = array_values(array_filter($here, static fn (int $l): bool => $standing->seat($l)->done < $step));
+        // Of whom nothing was ever said is perhaps not there at all: nobody is called for before those who are.
+        usort($open, static fn (int $a, int $b): int => $standing->seat($b)->seen <=> $standing->seat($a)->seen);
         [$room, $done] = [count($here), count($here) - count($open)];
         $queue = $standing->queue($here);
         [$kind, $about] = match (true) {

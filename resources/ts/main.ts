@@ -7,6 +7,7 @@ import App from './App.vue'
 import { Problem } from './api/client'
 import { i18n } from './i18n'
 import { router } from './router'
+import { claimTab } from './teaching/queue/device'
 import { vuetify } from './theme/vuetify'
 
 const queryClient = new QueryClient({
@@ -18,4 +19,5 @@ const queryClient = new QueryClient({
   },
 })
 
+void claimTab()
 createApp(App).use(router).use(vuetify).use(i18n).use(VueQueryPlugin, { queryClient }).mount('#app')

@@ -6,7 +6,8 @@ import { nextTick } from 'vue'
  */
 export async function showFirstFault(form: HTMLElement | null | undefined): Promise<void> {
   await nextTick()
-  const wrong = form?.querySelector<HTMLElement>('.v-input--error, [aria-invalid="true"], [role="alert"]')
+  await new Promise(requestAnimationFrame) // the fields have their answers
+  const wrong = form?.querySelector<HTMLElement>('.v-input--error, [aria-invalid="true"], p[role="alert"]')
   if (!wrong) return
   const field = wrong.matches('input, textarea, select')
     ? wrong

@@ -26,7 +26,6 @@ export type StageLog = Pick<
 export function useLessonLog(id: () => number, lesson: () => LessonData | undefined) {
   const cache = useQueryClient()
   const deeds = useDeeds()
-  const device = deviceName()
   const known = shallowRef(new Map<string, LogEvent>())
   const newest = ref(0)
   const ahead = ref(0) // the server's clock over the device's, ms
@@ -98,7 +97,7 @@ export function useLessonLog(id: () => number, lesson: () => LessonData | undefi
 
   function add(kind: EventKind, more: Partial<EventInput> = {}) {
     const event: EventInput = {
-      key: crypto.randomUUID(), kind, device, device_ms: Date.now(), after: newest.value, ...more,
+      key: crypto.randomUUID(), kind, device: deviceName(), device_ms: Date.now(), after: newest.value, ...more,
     }
     movedAt = Date.now()
     return deeds.add(id(), event)

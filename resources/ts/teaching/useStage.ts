@@ -82,8 +82,10 @@ export function useStage(
     }
   }
 
-  /** Whether anything at all was said of anybody: else an end would keep nothing of the lesson. */
-  const untapped = computed(() => !counting(log.value).some((event) => isMark(event) || event.kind === 'corrected'))
+  /** Nothing was said of how anybody did: an end would keep nothing of the lesson but who is away. */
+  const untapped = computed(() =>
+    !counting(log.value).some(({ kind }) => ['done', 'help', 'helped', 'finished-early', 'corrected'].includes(kind)),
+  )
 
   /** Everybody here ended like this, with each model: said at the end of a lesson in which nobody was tapped. */
   function allEnded(finished: boolean) {

@@ -248,10 +248,9 @@ final class CutPlannerTest extends TestCase
         }
     }
 
-    /** Five sizes again, and sheets of 150 x 100 mm that they fill to the last mm2: less paper there cannot be. */
+    /** Five sizes again, of which each fills its sheets of 100 x 100 mm to the last mm2: less paper there cannot be. */
     public function testWhereNothingIsWastedLessIsProvenWithoutAList(): void
     {
-        // 100 + 50 side by side; 50 over 50; 40 + 10 and what is left beside them are cut from squares of 25, 20 and 5
         $plan = CutPlanner::plan(CutRequest::fromArray([
             'stock' => [['name' => 'S', 'width_mm' => 100, 'height_mm' => 100, 'count' => null]],
             'need' => [

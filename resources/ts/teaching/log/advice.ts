@@ -20,7 +20,11 @@ export function adviceOf(
 ): Advice {
   const { step } = standing
   const here = learners.filter((l) => !seatOf(standing, l).away)
-  const open = here.filter((l) => seatOf(standing, l).done < step)
+  const behind = here.filter((l) => seatOf(standing, l).done < step)
+  // Of whom nothing was ever said is perhaps not there at all: nobody is called for before those who are.
+  const open = [
+    ...behind.filter((l) => seatOf(standing, l).seen), ...behind.filter((l) => !seatOf(standing, l).seen),
+  ]
   const [room, done] = [here.length, here.length - open.length]
   const queue = queueOf(standing, here)
   const say = (kind: Advice['kind'], about: number[] = []): Advice => ({

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { deviceName } from './device'
+import { claimTab, deviceName } from './device'
 
 /** Storage of a tab or a device, in memory; a full one throws. */
 function storage(full = false): Storage {
@@ -10,7 +10,8 @@ function storage(full = false): Storage {
       if (full) throw new DOMException('full', 'QuotaExceededError')
       held.set(key, value)
     },
-  } as Storage
+    removeItem: (key: string) => held.delete(key),
+  } as unknown as Storage
 }
 
 describe('the name of a tab', () => {
@@ -21,6 +22,25 @@ describe('the name of a tab', () => {
     expect(deviceName(device, one)).toBe(name)
     expect(deviceName(device, two)).not.toBe(name)
     expect(deviceName(device, two).split('.')[0]).toBe(name.split('.')[0])
+  })
+
+  it('is taken anew by a copy of the tab while the first is open', async () => {
+    const held = new Set<string>()
+    const locks = {
+      request: async (name: string, _: LockOptions, use: (lock: Lock | null) => unknown) => {
+        if (held.has(name)) return use(null)
+        held.add(name)
+        return use({ name, mode: 'exclusive' })
+      },
+    } as unknown as LockManager
+    const [device, one, copy] = [storage(), storage(), storage()]
+    const name = deviceName(device, one)
+    copy.setItem('cathedra.tab', name.split('.')[1] ?? '')
+    expect(deviceName(device, copy)).toBe(name)
+    await claimTab(locks, device, one)
+    await claimTab(locks, device, copy)
+    expect(deviceName(device, one)).toBe(name)
+    expect(deviceName(device, copy)).not.toBe(name)
   })
 
   it('fits into the log with the name of a changed way behind it', () => {

@@ -158,6 +158,32 @@ describe('sending what waits', () => {
   })
 })
 
+describe('what is said of the line', () => {
+  it('says that nothing answers only when nothing does, and that marks wait only when they do', async () => {
+    vi.stubGlobal('navigator', {})
+    const answers = [plain(0), plain(500), plain(503), null]
+    const deeds = createDeeds(fresh(), () => {
+      const next = answers.shift() ?? null
+      return next ? Promise.reject(next) : Promise.resolve({ newest: 1, now_ms: 0, events: [] })
+    })
+    await deeds.belongTo('1 1')
+    expect([deeds.unreachable.value, deeds.stalled.value]).toEqual([false, false])
+    const said: boolean[][] = []
+    await deeds.add(7, deed('a'))
+    await vi.waitFor(() => {
+      expect(deeds.stalled.value).toBe(true)
+    })
+    said.push([deeds.unreachable.value, deeds.stalled.value])
+    for (let i = 0; i < 3; i++) {
+      await deeds.send()
+      said.push([deeds.unreachable.value, deeds.stalled.value])
+    }
+    expect(said).toEqual([[true, true], [false, true], [true, true], [false, false]])
+    expect(deeds.waiting.value).toEqual([])
+    vi.unstubAllGlobals()
+  })
+})
+
 describe('a device that cannot store', () => {
   it('says so, keeps the deed in the page and sends it all the same', async () => {
     const broken: Store = {

@@ -1,0 +1,262 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys;
+
+/** Small things that harmed many: what a lead would notice at each, also after a walk from page to page. */
+final class HarmTest extends BrowserTestCase
+{
+    private const ROOT = __DIR__.'/../..';
+
+    /** After New lesson, First lesson's offers and a record, a chosen option elsewhere is still read. */
+    public function testAChosenOptionIsReadAfterAWalk(): void
+    {
+        $b = $this->browser;
+        $this->signIn();
+        $b->click('Plan a lesson', 'a')->waitForPath('#^/lessons/new$#');
+        $b->until(fn (): bool => count($this->all('.model.chosen')) === 1, 'a model is chosen');
+        $b->until(fn (): bool => count($this->all('.model .over')) > 0, 'something takes longer than the slot');
+        $b->click('Shelf', 'a')->waitForPath('#^/shelf$#');
+        $b->click('Drinking cup', 'h2')->waitForPath('#^/shelf/drinking-cup$#');
+        $b->click('Print the steps', 'a')->waitForPath('#/handout$#');
+        $b->find('fieldset label.chosen');
+        foreach ($this->all('fieldset label') as $label) {
+            [$text, $ground] = $this->browser->driver->executeScript(
+                'const s = getComputedStyle(arguments[0]); return [s.color, s.backgroundColor]',
+                [$label],
+            );
+            self::assertGreaterThanOrEqual(4.5, self::contrast($text, $ground), $label->getText());
+        }
+    }
+
+    /** Every rule of a component's style names that component; only the theme and the library's own speak to all. */
+    public function testNoStyleOfAComponentReachesOutsideIt(): void
+    {
+        $b = $this->browser;
+        $b->visit('/sign-in')->find('form');
+        $selectors = static fn (string $css): array => (array) $b->driver->executeScript(
+            'const sheet = new CSSStyleSheet(); sheet.replaceSync(arguments[0]); const found = [];'
+                .'const walk = rules => { for (const r of rules) { if (r instanceof CSSPageRule) continue; '
+                .'if (r.selectorText) found.push(...r.selectorText.split(/,(?![^(]*\))/)); '
+                .'if (r.cssRules && !r.selectorText) '
+                .'walk(r.cssRules) } }; walk(sheet.cssRules); return found.map(s => s.trim())',
+            [$css],
+        );
+        $theme = $selectors((string) file_get_contents(self::ROOT.'/resources/ts/theme/tokens.css'));
+        $reaching = [];
+        $seen = 0;
+        foreach (glob(self::ROOT.'/public/build/assets/*.css') ?: [] as $file) {
+            foreach ($selectors((string) file_get_contents($file)) as $selector) {
+                $seen++;
+                $isOwn = str_contains($selector, '[data-v-');
+                $library = '/^(?:[a-z]*(?:::?[a-z-]+)?|\W)*[.:]?(?:v-|:root|\*|html|body)/';
+                $isLibrary = preg_match($library, $selector) === 1;
+                if (! $isOwn && ! $isLibrary && ! in_array($selector, $theme, true)) {
+                    $reaching[] = basename($file).": $selector";
+                }
+            }
+        }
+        self::assertGreaterThan(300, $seen);
+        self::assertSame([], array_values(array_filter(
+            $reaching,
+            static fn (string $one): bool => ! str_starts_with($one, 'main-'),
+        )));
+        foreach ($reaching as $one) {
+            self::assertDoesNotMatchRegularExpression('/\.(chosen|on|over|warn|done|away|help)\b/', $one);
+        }
+    }
+
+    public function testAPageOpensAtItsTopWithTheFocusOnItsHeadingAndBackWhereItWasLeft(): void
+    {
+        $b = $this->browser;
+        $this->signIn();
+        $b->click('Shelf', 'a')->waitForPath('#^/shelf$#');
+        $b->until(fn (): bool => count($this->all('.tile')) > 30, 'the shelf is there');
+        $b->until(fn (): bool => $this->focused() === 'H1', 'the heading has the focus');
+        $b->driver->executeScript('window.scrollTo(0, 900)');
+        usleep(300_000);
+        $at = $this->scrolled();
+        self::assertGreaterThan(500, $at);
+        $tile = array_values(array_filter(
+            $this->all('.tile a, a.tile'),
+            fn ($a): bool => $this->browser->driver->executeScript(
+                'const r = arguments[0].getBoundingClientRect(); return r.top > 0 && r.bottom < innerHeight',
+                [$a],
+            ) === true,
+        ))[0];
+        $tile->click();
+        $b->waitForPath('#^/shelf/[a-z-]+$#')->find('.steps');
+        $b->until(fn (): bool => $this->scrolled() === 0, 'the model opens at its top');
+        $b->until(fn (): bool => $this->focused() === 'H1', 'its heading has the focus');
+        $b->driver->navigate()->back();
+        $b->waitForPath('#^/shelf$#');
+        $b->until(fn (): bool => abs($this->scrolled() - $at) < 5, 'back is where it was left');
+    }
+
+    public function testABellBeforeTheStartIsSaidWhereTheEyesAre(): void
+    {
+        $b = $this->browser;
+        $this->signIn();
+        $b->visit('/lessons/new')->saying('A new lesson', 'h1');
+        $b->until(fn (): bool => count($this->all('.model.chosen')) === 1, 'a model is chosen');
+        $b->fill('Start', '16:00')->fill('Bell', '15:00');
+        $b->click('Plan this lesson', 'button');
+        $said = $b->saying('The slot ends before it starts');
+        $b->until(fn (): bool => $this->browser->driver->executeScript(
+            'const r = arguments[0].getBoundingClientRect(); return r.top >= 0 && r.bottom <= innerHeight',
+            [$said],
+        ) === true, 'the answer is in sight');
+        self::assertSame('time', $b->driver->switchTo()->activeElement()->getAttribute('type'), 'with the focus in it');
+    }
+
+    public function testWhatIsTypedIsNotLostByALetterOrALink(): void
+    {
+        $b = $this->browser;
+        $this->signIn();
+        $forms = ['/groups' => 'Name of the group', '/cupboard' => 'Name', '/lessons/new' => 'Helpers'];
+        foreach ($forms as $at => $label) {
+            $b->visit($at)->find('form');
+            $at === '/lessons/new' && $b->until(fn (): bool => count($this->all('.model.chosen')) === 1, 'chosen');
+            $b->fill($label, '3');
+            $b->driver->executeScript('document.activeElement.blur()');
+            $b->press('s');
+            usleep(300_000);
+            self::assertSame($at, $b->path(), 'no letter leads away');
+            $b->find("nav a[href='/shelf/folds']")->click();
+            $b->saying('What you typed is not saved', 'h2');
+            $b->click('Stay here', 'button');
+            self::assertSame($at, $b->path());
+            self::assertSame('3', $b->driver->executeScript(
+                'return [...document.querySelectorAll("form input")].find(i => i.value === "3")?.value',
+            ), 'it stands there still');
+            $b->find("nav a[href='/shelf/folds']")->click();
+            $b->click('Leave without saving', 'button')->waitForPath('#^/shelf/folds$#');
+        }
+        $b->visit('/groups')->find('form');
+        $b->find("nav a[href='/shelf/folds']")->click();
+        $b->waitForPath('#^/shelf/folds$#'); // nothing typed, nothing asked
+    }
+
+    public function testALessonWithoutTapsAsksAndKeepsWhatIsSaid(): void
+    {
+        $b = $this->browser;
+        $lesson = $this->lesson(['Ada', 'Bram', 'Cleo', 'Dan']);
+        $b->visit("/lessons/$lesson/teach")->saying('Before the first step', 'h1');
+        $b->click('Next step', 'button')->saying('1 ', 'h1');
+        $b->click('Taps: away', 'button');
+        $b->find('.seats li:nth-child(4) button')->click();
+        $b->saying('away', 'span');
+        $b->click('Next step', 'button')->saying('2 ', 'h1');
+        $b->click('End the lesson here', 'button');
+        $b->saying('Did everybody here finish?', 'h2');
+        $b->click('Cancel', 'button');
+        $b->saying('2 ', 'h1');
+        $b->click('End the lesson here', 'button')->click('All finished', 'button')->waitForPath('#/keep$#');
+        $b->saying('3 of 4 finished', 'h1');
+        self::assertSame(['away'], $this->chosen(4));
+        $b->visit("/lessons/$lesson/keep")->saying('3 of 4 finished', 'h1'); // after a reload, too
+    }
+
+    public function testWhereNothingIsRecordedOnePressSaysItOfAllTheOthers(): void
+    {
+        $b = $this->browser;
+        $lesson = $this->lesson(['Ada', 'Bram', 'Cleo', 'Dan']);
+        $b->visit("/lessons/$lesson/teach")->saying('Before the first step', 'h1');
+        for ($step = 1; $step <= 7; $step++) {
+            $b->press(WebDriverKeys::ARROW_RIGHT);
+        }
+        $b->saying('Finished', 'h1');
+        $b->click('End the lesson', 'button')->click('I say it one by one', 'button')->waitForPath('#/keep$#');
+        $b->saying('0 of 4 finished', 'h1');
+        self::assertSame([], $this->chosen(1), 'nothing is recorded, nobody is away');
+        $b->find('.people li:nth-child(2) label:nth-of-type(2) input')->click();
+        $b->saying('1 of 4 finished', 'h1');
+        $b->saying('Nothing is recorded of 3. All the others:', 'b');
+        $b->find('.others button')->click();
+        $b->saying('4 of 4 finished', 'h1');
+        self::assertSame([], $this->all('.others'));
+        self::assertSame(['finished with help'], $this->chosen(2), 'who was said stays as said');
+    }
+
+    public function testASecondTapIsNoSecondMarkAndTheLineIsNamedOnlyWhenItIsGone(): void
+    {
+        $b = $this->browser;
+        $lesson = $this->lesson(['Ada', 'Bram']);
+        $b->visit("/lessons/$lesson/teach")->saying('Before the first step', 'h1');
+        $b->click('Next step', 'button')->saying('1 ', 'h1');
+        $seat = $b->find('.seats li:nth-child(1) button');
+        $seat->click();
+        $b->saying('1 done', 'span');
+        $seat->click();
+        $seat->click();
+        $b->until(fn (): bool => $this->marks($lesson) === 1, 'one mark is kept');
+        $b->click('Undo mark', 'button');
+        $b->until(fn (): bool => count($this->all('.seats button.done')) === 0, 'undo takes it back at once');
+
+        $b->network(false, 400);
+        foreach ([1, 2] as $learner) {
+            $b->find(".seats li:nth-child($learner) button")->click();
+        }
+        $b->click('Next step', 'button')->saying('2 ', 'h1');
+        self::assertStringNotContainsString('No connection', $b->find('aside')->getText(), 'slow is not gone');
+        $b->until(fn (): bool => $this->marks($lesson) === 4, 'one, an undo, and two');
+        $b->network(true, 0);
+        $b->find('.seats li:nth-child(1) button')->click();
+        $b->saying('No connection: one mark waits', 'p');
+        $b->find('.seats li:nth-child(2) button')->click();
+        $b->saying('No connection: 2 marks wait', 'p');
+        $b->network(false, 0);
+        $b->until(
+            fn (): bool => ! str_contains($this->browser->find('aside')->getText(), 'wait'),
+            'they are sent, and nothing is said any more',
+        );
+        $b->until(fn (): bool => $this->marks($lesson) === 6, 'and two more');
+    }
+
+    /** @return list<string> what is chosen of a learner's record */
+    private function chosen(int $learner): array
+    {
+        return array_map(
+            static fn ($label): string => trim($label->getText()),
+            $this->all(".people li:nth-child($learner) label.on"),
+        );
+    }
+
+    private function marks(int $lesson): int
+    {
+        return count(array_filter(
+            $this->api("/api/lessons/$lesson/events")['events'],
+            static fn (array $e): bool => ! in_array($e['kind'], ['started', 'moved'], true),
+        ));
+    }
+
+    private function focused(): string
+    {
+        return (string) $this->browser->driver->executeScript('return document.activeElement?.tagName ?? ""');
+    }
+
+    private function scrolled(): int
+    {
+        return (int) round((float) $this->browser->driver->executeScript('return window.scrollY'));
+    }
+
+    /** Of WCAG 2.2: relative luminance of sRGB, (L1 + 0.05) / (L2 + 0.05). */
+    private static function contrast(string $one, string $other): float
+    {
+        $light = array_map(static function (string $colour): float {
+            preg_match_all('/[\d.]+/', $colour, $m);
+            $of = array_map(static function (string $part): float {
+                $c = (float) $part / 255;
+
+                return $c <= 0.04045 ? $c / 12.92 : (($c + 0.055) / 1.055) ** 2.4;
+            }, array_slice($m[0], 0, 3));
+
+            return 0.2126 * $of[0] + 0.7152 * $of[1] + 0.0722 * $of[2];
+        }, [$one, $other]);
+
+        return (max($light) + 0.05) / (min($light) + 0.05);
+    }
+}
