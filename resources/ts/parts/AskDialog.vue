@@ -38,7 +38,10 @@ const { t } = useI18n()
           @click="question.answer(choice.key)"
           >{{ choice.label }}</v-btn
         >
-        <v-btn variant="text" @click="question.answer('')">{{ t('app.cancel') }}</v-btn>
+        <v-btn
+          v-if="!question.choices.some((choice) => choice.key === 'stay')"
+          variant="text"
+          @click="question.answer('')">{{ t('app.cancel') }}</v-btn>
       </div>
     </div>
   </v-dialog>
