@@ -105,7 +105,7 @@ final class DatabaseSeeder extends Seeder
         $two->models()->update(['side_mm' => 200]);
         $two->models()->create(['place' => 1, 'model' => 'whale', 'side_mm' => 148]);
         $two->chosen()->attach($a4->id, ['place' => 1]);
-        $a4->update(['count' => 16]); // counted anew after the lessons taught
+        $a4->refresh()->update(['count' => 16]); // counted anew after the lessons taught
     }
 
     /** A term of a group that times were learned from: twelve weeks, the last of them three weeks ago. */

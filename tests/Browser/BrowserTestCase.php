@@ -106,6 +106,15 @@ abstract class BrowserTestCase extends TestCase
         ])['card']['id'];
     }
 
+    /** So many sheets of a paper lie in the cupboard, whatever other walks have taken. */
+    protected function stocked(string $paper, int $sheets): void
+    {
+        $of = array_column($this->api('/api/stocks'), null, 'name')[$paper];
+        $this->put("/api/stocks/{$of['id']}", [
+            'name' => $paper, 'width_mm' => $of['width_mm'], 'height_mm' => $of['height_mm'], 'count' => $sheets,
+        ]);
+    }
+
     /** @return array<array-key, mixed> */
     protected function api(string $path): array
     {
