@@ -6,8 +6,8 @@ namespace App\Accounts;
 
 use App\Models\Organisation;
 use App\Models\User;
+use App\Support\Transaction;
 use Illuminate\Console\Command;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Validator;
 use Illuminate\Support\Str;
 
@@ -32,7 +32,7 @@ final class AccountCommand extends Command
             return self::FAILURE;
         }
         $password = Str::lower(Str::random(4).'-'.Str::random(4).'-'.Str::random(4));
-        DB::transaction(function () use ($given, $password): void {
+        Transaction::run(function () use ($given, $password): void {
             $organisation = Organisation::query()->firstOrCreate(['name' => $given['organisation']]);
             User::query()->create([
                 'organisation_id' => $organisation->id,

@@ -65,11 +65,6 @@ final class PatternBuilder
         $this->edges[$edgeKey] = $this->edges[$edgeKey]->assigned($assignment);
     }
 
-    public function relabel(string $edgeKey, string $origin): void
-    {
-        $this->edges[$edgeKey] = $this->edges[$edgeKey]->madeBy($origin);
-    }
-
     /**
      * The edges of a face that lie on a segment of the sheet, divided so that the segment ends at vertices; what the
      * line of the segment needs beyond its ends is only a join.

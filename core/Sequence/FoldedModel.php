@@ -23,12 +23,6 @@ final readonly class FoldedModel
         return $last === null ? $this->start : $main[$last]->after;
     }
 
-    /** The state a learner holds before a step (1 to the number of steps + 1: finished). */
-    public function stateBefore(int $step): FoldedState
-    {
-        return $this->steps[$step - 1]->before ?? $this->end();
-    }
-
     /** @return list<FoldedStep> the steps that put a part on the main piece */
     public function attachments(): array
     {

@@ -69,11 +69,11 @@ final readonly class Step
     /**
      * The same step with some of its properties changed; a length chosen by eye is the usual one then.
      *
-     * @param  array<string, mixed>  $changes  by property
+     * @param  array<string, mixed>  $changes  by property; a misspelt one is an error, not a step without it
      */
     public function with(array $changes): self
     {
-        return new self(...array_values([...get_object_vars($this), 'free' => null, ...$changes]));
+        return new self(...[...get_object_vars($this), 'free' => null, ...$changes]);
     }
 
     public function label(): string

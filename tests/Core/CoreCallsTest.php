@@ -81,6 +81,23 @@ final class CoreCallsTest extends TestCase
         self::assertSame([], $found);
     }
 
+    /** One place opens transactions, so that one place tries again after a deadlock. */
+    public function testOnlyOneFileOfTheApplicationOpensATransaction(): void
+    {
+        $found = [];
+        $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2).'/app'));
+        foreach ($files as $file) {
+            if ($file instanceof SplFileInfo && $file->getExtension() === 'php') {
+                foreach (PhpToken::tokenize((string) file_get_contents($file->getPathname())) as $token) {
+                    if ($token->is(T_STRING) && in_array($token->text, ['transaction', 'beginTransaction'], true)) {
+                        $found[$file->getFilename()] = true;
+                    }
+                }
+            }
+        }
+        self::assertSame(['Transaction.php' => true], $found);
+    }
+
     /** A test that looks at the wall clock fails on a busy machine and passes on a broken one; Effort counts work. */
     public function testNoTestOfCoreOrFeaturesMeasuresByTheWallClock(): void
     {

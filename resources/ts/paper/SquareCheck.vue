@@ -12,9 +12,12 @@ const first = ref('')
 const second = ref('')
 const result = ref<{ passes: boolean; text: string } | null>(null)
 const errors = ref<Record<string, string>>({})
+/** what failed on the way, where no field is wrong */
+const failed = ref('')
 
 async function check() {
   errors.value = {}
+  failed.value = ''
   result.value = null
   try {
     result.value = await answer(
@@ -32,6 +35,7 @@ async function check() {
     )
   } catch (problem) {
     errors.value = problem instanceof Problem ? problem.fields : {}
+    failed.value = Object.keys(errors.value).length > 0 ? '' : problem instanceof Error ? problem.message : ''
   }
 }
 </script>
@@ -51,6 +55,7 @@ async function check() {
         :label="t('square.second')"
         :error-messages="errors['second']" /><v-btn type="submit" variant="outlined">{{ t('square.go') }}</v-btn>
     </div>
+    <p v-if="failed" class="warn" role="alert">{{ failed }}</p>
     <p v-if="result" role="status" :class="result.passes ? 'good' : 'warn'">{{ result.text }}</p>
   </form>
 </template>
