@@ -182,7 +182,7 @@ with_children() {
 stop_all() {
     trap - EXIT INT TERM HUP
     set +e
-    for _pid in ${WARM_PID:-} ${APP_PID:-} ${DRIVER_PID:-}; do
+    for _pid in ${WARM_PID:-} ${BESIDE_PID:-} ${APP_PID:-} ${DRIVER_PID:-}; do
         # shellcheck disable=SC2046
         kill $(with_children "$_pid") 2>/dev/null
         wait "$_pid" 2>/dev/null

@@ -19,7 +19,7 @@ use Facebook\WebDriver\WebDriverKeys;
 final class Browser
 {
     /** Seconds to wait for something to appear; a slow machine needs a few. */
-    private const PATIENCE = 15;
+    private const PATIENCE = 25;
 
     private string $profile;
 

@@ -108,6 +108,47 @@ final class HarmTest extends BrowserTestCase
         $b->until(fn (): bool => abs($this->scrolled() - $at) < 5, 'back is where it was left');
     }
 
+    /** The question that is shown, then all of them: two requests, and both for the group that is shown. */
+    public function testAModelsPageAsksItsWaysOnce(): void
+    {
+        $b = $this->browser;
+        $this->signIn();
+        $b->visit('/shelf/flapping-bird')->saying('passages can be taught another way', 'h2');
+        $asked = (array) $b->driver->executeScript(
+            'return performance.getEntriesByType("resource").map(e => e.name).filter(n => n.includes("/ways"))',
+        );
+        self::assertCount(2, $asked, implode("\n", $asked));
+        self::assertStringContainsString('only=first', $asked[0]);
+        self::assertStringNotContainsString('only=', $asked[1]);
+        foreach ($asked as $address) {
+            self::assertMatchesRegularExpression('/group=\d+/', $address);
+        }
+    }
+
+    /** One tab shows a passage another way; the other, which has not heard of it, marks by the count it still shows. */
+    public function testTwoTabsOfOneDeviceLoseNobody(): void
+    {
+        $b = $this->browser;
+        $lesson = $this->lesson(['Ada', 'Bram'], 'crane');
+        $b->visit("/lessons/$lesson/teach")->saying('Before the first step', 'h1');
+        $b->press(WebDriverKeys::ARROW_RIGHT)->saying('1 ', 'h1');
+        $first = $b->driver->getWindowHandle();
+        $b->driver->executeScript('window.open(location.href)'); // a copy, with the storage of the first
+        $second = array_values(array_diff($b->driver->getWindowHandles(), [$first]))[0];
+        $b->driver->switchTo()->window($second);
+        $b->saying('1 ', 'h1');
+        $b->find('.seats li:nth-child(1) button')->click();
+        $b->until(fn (): bool => $this->marks($lesson) === 1, 'the second tab marks');
+        $b->driver->switchTo()->window($first);
+        $b->until(fn (): bool => count($this->all('.seats button.done')) === 1, 'the first tab hears of it');
+        $b->find('.seats li:nth-child(2) button')->click();
+        $b->until(fn (): bool => $this->marks($lesson) === 2, 'the first tab marks');
+        $events = $this->api("/api/lessons/$lesson/events")['events'];
+        $marks = array_values(array_filter($events, static fn (array $e): bool => $e['kind'] === 'done'));
+        self::assertNotSame($marks[0]['device'], $marks[1]['device'], 'each tab has a name of its own');
+        self::assertSame(...array_map(static fn (array $e): string => explode('.', $e['device'])[0], $marks));
+    }
+
     public function testABellBeforeTheStartIsSaidWhereTheEyesAre(): void
     {
         $b = $this->browser;

@@ -11,6 +11,7 @@ use Cathedra\Core\Insight\StepInsight;
 use Cathedra\Core\Pacing\StepLoad;
 use Cathedra\Core\Rules\Difficulty;
 use Cathedra\Core\Rules\FoldTable;
+use Cathedra\Core\Sequence\Beginnings;
 use Cathedra\Core\Sequence\Combinations;
 use Cathedra\Core\Sequence\FoldedModel;
 use Cathedra\Core\Sequence\FoldedStep;
@@ -51,10 +52,13 @@ final class Folds
     {
         static $usual = [];
         static $others = [];
+        static $beginnings = null;
+        $beginnings ??= new Beginnings(); // ways that begin alike share what they have folded, as in the product
         $file = dirname(__DIR__, 2)."/library/models/$slug.yaml";
         $fold = static fn (): FoldedModel => Folder::fold(
             Loader::load($slug, (string) file_get_contents($file), $choice),
             150.0,
+            $beginnings,
         );
         if ($choice === []) {
             return $usual[$slug] ??= $fold();
