@@ -29,7 +29,7 @@ return Application::configure(basePath: dirname(__DIR__))
         array_map(static fn (string $room): string => __DIR__."/../app/$room", [
             'Accounts',
             'Bin',
-            'Lessons',
+            'Pacing',
             'Paper',
             'Shelf',
             'Support',

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace App\Groups;
 
 use App\Bin\Bin;
-use App\Lessons\LessonSheet;
 use App\Models\Group;
+use App\Pacing\FoldStanding;
+use App\Pacing\ModelMinutes;
 use App\Paper\PaperAdvice;
 use App\Shelf\ModelShelf;
 use App\Support\Controller;
@@ -16,7 +17,7 @@ use Illuminate\Http\Request;
 
 final class GroupController extends Controller
 {
-    public function __construct(private readonly LessonSheet $sheet)
+    public function __construct(private readonly GroupSheet $sheet)
     {
     }
 
@@ -25,13 +26,13 @@ final class GroupController extends Controller
         /** @var Collection<int, Group> $groups */
         $groups = $this->organisation($request)->groups()->with('learners')->limit(200)->get();
 
-        return response()->json($groups->map($this->sheet->group(...)));
+        return response()->json($groups->map($this->sheet->of(...)));
     }
 
     public function store(GroupRequest $request, SaveGroup $save): JsonResponse
     {
         return response()->json(
-            $this->sheet->group(
+            $this->sheet->of(
                 $save(new Group(['organisation_id' => $request->organisation()->id]), $request->validated()),
             ),
             201,
@@ -40,7 +41,7 @@ final class GroupController extends Controller
 
     public function update(GroupRequest $request, Group $group, SaveGroup $save): JsonResponse
     {
-        return response()->json($this->sheet->group($save($group, $request->validated())));
+        return response()->json($this->sheet->of($save($group, $request->validated())));
     }
 
     public function destroy(Request $request, Group $group, Bin $bin): JsonResponse
@@ -58,9 +59,9 @@ final class GroupController extends Controller
         return response()->json($next($group));
     }
 
-    public function times(SlotRequest $request, Group $group): JsonResponse
+    public function times(SlotRequest $request, Group $group, ModelMinutes $minutes): JsonResponse
     {
-        return response()->json($this->sheet->times($group, $request->minutes()));
+        return response()->json($minutes->all($group, $request->minutes()));
     }
 
     public function paper(Request $request, Group $group, PaperAdvice $advice, ModelShelf $shelf): JsonResponse

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Groups;
 
-use App\Lessons\ModelFit;
+use App\Pacing\ModelFit;
 use App\Support\Api\Shape;
 
 /** A model that a group could fold next, and why. */

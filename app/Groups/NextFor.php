@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Groups;
 
-use App\Lessons\ModelMinutes;
 use App\Models\Group;
+use App\Pacing\GroupKnows;
+use App\Pacing\ModelMinutes;
 use App\Shelf\ModelFacts;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;

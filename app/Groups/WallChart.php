@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Groups;
 
-use App\Lessons\LessonSheet;
 use App\Models\FinishRecord;
 use App\Models\Group;
+use App\Pacing\GroupState;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Lesson\Finish;
@@ -27,7 +27,7 @@ final readonly class WallChart
 
     public function __construct(
         private ModelShelf $shelf,
-        private LessonSheet $sheet,
+        private GroupSheet $sheet,
         private LibraryFiles $files,
         private Repository $cache,
     ) {
@@ -44,7 +44,7 @@ final readonly class WallChart
             $this->cache->put("wall:{$group->id}", $kept, 86400 * self::KEPT_DAYS);
         }
         $sum = $kept['sum'];
-        $data = $this->sheet->group($group);
+        $data = $this->sheet->of($group);
         $here = array_fill_keys(array_column($data->learners, 'id'), true);
         $cells = array_values(array_filter($sum['cells'], static fn (array $c): bool => isset($here[$c['learner']])));
         $shown = array_fill_keys(array_column($cells, 'model'), true);

@@ -6,6 +6,8 @@ namespace App\Lessons;
 
 use App\Bin\Bin;
 use App\Models\Lesson;
+use App\Pacing\LessonCast;
+use App\Pacing\LessonForecast;
 use App\Support\Controller;
 use App\Support\Transaction;
 use Illuminate\Http\JsonResponse;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Lessons;
 
 use App\Groups\GroupData;
+use App\Pacing\PlanData;
 use App\Paper\PaperData;
 use App\Teaching\LogData;
 use App\Teaching\RecordData;

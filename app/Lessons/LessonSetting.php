@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Lessons;
 
+use App\Pacing\PoliciesData;
 use OpenApi\Attributes as OA;
 
 /** How a lesson is set up, as its form sends it back. */

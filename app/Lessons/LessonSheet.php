@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace App\Lessons;
 
-use App\Groups\GroupData;
-use App\Groups\LearnerData;
-use App\Models\Group;
-use App\Models\Learner;
+use App\Groups\GroupSheet;
 use App\Models\Lesson;
 use App\Models\Stock;
+use App\Pacing\LearnedTimes;
+use App\Pacing\LessonPlan;
+use App\Pacing\PlanData;
+use App\Pacing\PoliciesOf;
 use App\Paper\Kits;
 use App\Paper\PaperBench;
+use App\Programme\Loaded;
+use App\Programme\Programme;
+use App\Programme\ProgrammeItem;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
 use App\Teaching\LessonLog;
@@ -20,33 +24,11 @@ use App\Teaching\RulesData;
 use Carbon\CarbonImmutable;
 use Cathedra\Core\Pacing\RunSheet;
 use Cathedra\Core\Pacing\StepWhy;
-use Cathedra\Core\Progress\NextModels;
 use Cathedra\Core\Rules\Bounds;
-use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Relations\Relation;
 
 /** A lesson with everything the core computes for it: paper, plan, and how far it has come. */
 final readonly class LessonSheet
 {
-    /** Relations a lesson must bring along, so that nothing is loaded one by one. */
-    public const WITH = ['group.learners', 'chosen', 'models'];
-
-    /**
-     * What a list reads of its lessons: learners are counted, not read, and a lesson that was taught has its papers
-     * with it.
-     *
-     * @param  list<Lesson>  $lessons
-     */
-    private static function loadListed(array $lessons): void
-    {
-        (new Collection($lessons))->loadMissing([
-            'group' => static fn (Relation $group) => $group->withCount('learners'),
-            'models',
-        ]);
-        $untaught = array_filter($lessons, static fn (Lesson $lesson): bool => $lesson->used_paper === null);
-        (new Collection($untaught))->loadMissing('chosen');
-    }
-
     public function __construct(
         private ModelShelf $shelf,
         private PaperBench $bench,
@@ -54,7 +36,7 @@ final readonly class LessonSheet
         private LibraryFiles $files,
         private LessonLog $log,
         private Record $record,
-        private ModelMinutes $minutes,
+        private GroupSheet $groups,
         private LessonPlan $plan,
         private PoliciesOf $policies,
         private LearnedTimes $learned,
@@ -63,7 +45,7 @@ final readonly class LessonSheet
 
     public function full(Lesson $lesson): LessonData
     {
-        $lesson->loadMissing(self::WITH);
+        Loaded::one($lesson);
         $paper = $this->bench->forLesson($lesson);
         $programme = Programme::of($lesson, $this->shelf);
         $plan = $this->plan->of($lesson, $programme);
@@ -72,7 +54,7 @@ final readonly class LessonSheet
 
         return new LessonData(
             $this->cardFrom($lesson, $sheets, $plan, $programme, $this->record->finished([$lesson])[$lesson->id] ?? 0),
-            $this->group($lesson->group),
+            $this->groups->of($lesson->group),
             $this->setting($lesson, $programme),
             array_map(self::model(...), $programme->items),
             $paper,
@@ -104,7 +86,7 @@ final readonly class LessonSheet
      */
     public function cards(array $lessons): array
     {
-        self::loadListed($lessons);
+        Loaded::listed($lessons);
         $there = fn (Lesson $lesson): bool => Programme::isThere($lesson, $this->shelf);
         $lessons = array_values(array_filter($lessons, $there));
         $finished = $this->record->finished($lessons);
@@ -117,43 +99,6 @@ final readonly class LessonSheet
 
             return $this->cardFrom($lesson, $sheets, $plan, $programme, $finished[$lesson->id] ?? 0);
         }, $lessons);
-    }
-
-    public function group(Group $group): GroupData
-    {
-        $group->loadMissing('learners');
-        $learners = array_map(
-            static fn (Learner $l): LearnerData => new LearnerData($l->id, $l->name, (int) $l->seat),
-            array_values($group->learners->all()),
-        );
-
-        return new GroupData(
-            $group->id,
-            $group->name,
-            $group->age_band,
-            $this->files->times()->ages[$group->age_band]['label'] ?? $group->age_band,
-            NextModels::OLDEST[$group->age_band] ?? null,
-            $group->helpers,
-            $group->table_size ?? $this->files->paperRules()->seats,
-            $learners,
-            $group->version,
-        );
-    }
-
-    /**
-     * How a lesson with each model would go with this group, with its usual helpers and paper that is square already.
-     *
-     * @param  int  $slot  minutes there are
-     * @return list<ModelFit>
-     */
-    public function times(Group $group, int $slot): array
-    {
-        $this->shelf->prime();
-
-        return array_map(
-            fn (string $slug): ModelFit => $this->minutes->fit($group, $slug, $slot),
-            $this->files->slugs(),
-        );
     }
 
     /** @param  array{int, int}|null  $sheets  to take, and missing; null: no paper is chosen */

@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * What the log says of a learner and a model, kept for lists over many lessons; App\Teaching\LessonLog writes it.
+ * What the log says of a learner and a model, kept for lists over many lessons; the room of teaching writes it.
  *
  * @property int $id
  * @property int $lesson_id

@@ -9,7 +9,7 @@ use Cathedra\Core\Lesson\Finish;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * One line of a lesson's log; App\Teaching\LessonLog writes and reads them, Cathedra\Core\Lesson\Event says what they
+ * One line of a lesson's log; the room of teaching writes and reads them, Cathedra\Core\Lesson\Event says what they
  * mean.
  *
  * @property int $id

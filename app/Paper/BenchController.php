@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Paper;
 
-use App\Lessons\LessonSheet;
-use App\Lessons\Programme;
 use App\Models\Lesson;
+use App\Programme\Loaded;
+use App\Programme\Programme;
 use App\Shelf\ModelShelf;
 use App\Support\Controller;
 use Carbon\CarbonImmutable;
@@ -62,7 +62,7 @@ final class BenchController extends Controller
 
     public function kits(Lesson $lesson, PaperBench $bench, Kits $kits, ModelShelf $shelf): JsonResponse
     {
-        $lesson->loadMissing(LessonSheet::WITH);
+        Loaded::one($lesson);
         $paper = $bench->reckon($lesson);
         $programme = Programme::of($lesson, $shelf);
         $cautions = array_map(static fn ($m): string => "$m->name: $m->caution", $kits->materials($lesson, $programme));

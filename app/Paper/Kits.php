@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Paper;
 
-use App\Lessons\Programme;
-use App\Lessons\ProgrammeItem;
 use App\Models\Lesson;
+use App\Programme\Programme;
+use App\Programme\ProgrammeItem;
 use App\Support\LibraryFiles;
+use Cathedra\Core\Kit\KitList;
+use Cathedra\Core\Kit\LessonPaper;
 use Cathedra\Core\Pacing\RunSheet;
-use Cathedra\Core\Paper\KitList;
-use Cathedra\Core\Paper\LessonPaper;
 use Cathedra\Core\Paper\Material;
 use Cathedra\Core\Paper\Preparation;
 use Cathedra\Core\Rules\Method;

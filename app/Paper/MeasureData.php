@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Paper;
 
-use Cathedra\Core\Sequence\Solid;
+use Cathedra\Core\Sequence\Form\Solid;
 use OpenApi\Attributes as OA;
 
 /** Predicted sizes of a form that is not flat, and what the learners read. mm; volumes in the units of the lead. */

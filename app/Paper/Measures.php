@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace App\Paper;
 
-use App\Lessons\Programme;
-use App\Lessons\ProgrammeItem;
 use App\Models\Lesson;
 use App\Models\Reading;
 use App\Models\Stock;
+use App\Programme\Programme;
+use App\Programme\ProgrammeItem;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Paper\Reading as Measured;
 use Cathedra\Core\Rules\Unit;
-use Cathedra\Core\Sequence\Solid;
+use Cathedra\Core\Sequence\Form\Solid;
 use Illuminate\Database\Eloquent\Collection;
 
 /** Predicted sizes of a lesson's box or pyramid beside what its learners read off their rulers. */

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Paper;
 
-use App\Lessons\Programme;
-use App\Lessons\ProgrammeItem;
 use App\Models\Lesson;
 use App\Models\Stock;
+use App\Programme\Programme;
+use App\Programme\ProgrammeItem;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
-use Cathedra\Core\Paper\LessonPaper;
+use Cathedra\Core\Kit\LessonPaper;
 use Cathedra\Core\Paper\WillItFold;
 
 /** What a lesson's paper makes of its models: the square each gets, what it ends up as, and whether it will fold. */

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Paper;
 
-use App\Lessons\LessonSheet;
-use App\Lessons\Programme;
 use App\Models\Lesson;
 use App\Models\Organisation;
 use App\Models\Stock as StockRecord;
+use App\Programme\Loaded;
+use App\Programme\Programme;
 use App\Shelf\ModelShelf;
 use Carbon\CarbonImmutable;
 use Cathedra\Core\Paper\ModelPaper;
@@ -73,7 +73,7 @@ final readonly class PaperAhead
         /** @var Collection<int, Lesson> $lessons */
         $lessons = $organisation
             ->lessons()
-            ->with(LessonSheet::WITH)
+            ->with(Loaded::WITH)
             ->whereNull('ended_at')
             ->when($until !== null, static fn ($query) => $query->where('starts_at', '<=', $until))
             ->orderBy('starts_at')

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace App\Paper;
 
-use App\Lessons\Programme;
 use App\Models\Lesson;
 use App\Models\Stock as StockRecord;
+use App\Programme\Programme;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Cutting\CutSheet;
 use Cathedra\Core\Cutting\LargestSquare;
 use Cathedra\Core\Cutting\Prefer;
+use Cathedra\Core\Kit\LessonPaper;
 use Cathedra\Core\Pacing\Policies;
 use Cathedra\Core\Paper\Length;
-use Cathedra\Core\Paper\LessonPaper;
 use Cathedra\Core\Paper\ModelPaper;
 use Cathedra\Core\Paper\Spares;
 use Cathedra\Core\Paper\Squaring;

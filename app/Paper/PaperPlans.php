@@ -7,7 +7,7 @@ namespace App\Paper;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Cutting\Prefer;
 use Cathedra\Core\Cutting\Verdict;
-use Cathedra\Core\Paper\LessonPaper;
+use Cathedra\Core\Kit\LessonPaper;
 use Cathedra\Core\Paper\ModelPaper;
 use Cathedra\Core\Paper\Stock;
 use Illuminate\Contracts\Cache\Repository;

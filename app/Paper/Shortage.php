@@ -8,7 +8,7 @@ use App\Models\Lesson;
 use App\Models\Stock as StockRecord;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Cutting\Prefer;
-use Cathedra\Core\Paper\LessonPaper;
+use Cathedra\Core\Kit\LessonPaper;
 use Cathedra\Core\Paper\ModelPaper;
 
 /** What a lead may do when the cupboard holds less than a lesson takes. */

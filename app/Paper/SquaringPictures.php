@@ -7,8 +7,8 @@ namespace App\Paper;
 use Cathedra\Core\Diagram\Scene;
 use Cathedra\Core\Diagram\SceneBuilder;
 use Cathedra\Core\Pacing\Policies;
-use Cathedra\Core\Sequence\Folder;
-use Cathedra\Core\Sequence\Loader;
+use Cathedra\Core\Sequence\Format\Loader;
+use Cathedra\Core\Sequence\Run\Folder;
 
 /** The pictures of squaring a sheet by the diagonal fold, made by the engine like any model. */
 final readonly class SquaringPictures

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Paper;
 
-use Cathedra\Core\Budget;
 use Cathedra\Core\Cutting\CutPlanner;
+use Cathedra\Core\Numeric\Budget;
 
 /**
  * How much work a cutting plan may take, by who waits for it: counted in steps, so that the answer is the same at any

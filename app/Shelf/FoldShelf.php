@@ -8,8 +8,8 @@ use App\Accounts\MannerOf;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Diagram\SceneBuilder;
 use Cathedra\Core\Rules\FoldGuidance;
-use Cathedra\Core\Sequence\Folder;
 use Cathedra\Core\Sequence\FoldKind;
+use Cathedra\Core\Sequence\Run\Folder;
 
 /**
  * The kinds of fold, each with its guidance, its pictures and where it is taught.

@@ -48,15 +48,6 @@ final class ModelController extends Controller
         return response()->json($motions->of($model, $this->ways($request, $model), $step) ?? abort(404));
     }
 
-    /** What goes wrong at a step. */
-    public function faults(Request $request, StepFaults $faults, string $model, int $step): JsonResponse
-    {
-        $ways = $this->ways($request, $model);
-        abort_if($step < 1 || $step > count($this->shelf->model($model, $ways)->steps), 404);
-
-        return response()->json($faults->of($model, $ways, $step, $this->user($request)->organisation_id));
-    }
-
     /** Where the flat sheet ends up. */
     public function sheetMap(Request $request, string $model): JsonResponse
     {
@@ -109,14 +100,7 @@ final class ModelController extends Controller
      */
     private function ways(Request $request, string $model): array
     {
-        abort_unless($this->shelf->has($model), 404);
-        /** @var array<string, string> $ways */
-        $ways = $request->query('ways', []);
-        if ($ways !== [] && ! $this->shelf->offers($model, $ways)) {
-            throw ValidationException::withMessages(['ways' => 'This model does not offer that way.']);
-        }
-
-        return $ways;
+        return $this->shelf->asked($model, $request->query('ways', []));
     }
 
     private function svg(string $svg, string $name): Response

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Shelf;
 
+use Cathedra\Core\Sequence\Form\Solid;
 use Cathedra\Core\Sequence\Sequence;
-use Cathedra\Core\Sequence\Solid;
 use JsonSerializable;
 use OpenApi\Attributes as OA;
 

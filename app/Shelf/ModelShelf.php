@@ -8,14 +8,16 @@ use App\Accounts\MannerOf;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Folding\CannotFold;
 use Cathedra\Core\Pacing\StepLoad;
-use Cathedra\Core\Sequence\Beginnings;
-use Cathedra\Core\Sequence\Combinations;
-use Cathedra\Core\Sequence\FoldedModel;
-use Cathedra\Core\Sequence\Folder;
-use Cathedra\Core\Sequence\Parting;
-use Cathedra\Core\Space\FormSizes;
+use Cathedra\Core\Sequence\Run\FoldedModel;
+use Cathedra\Core\Sequence\Run\Folder;
+use Cathedra\Core\Sequence\Ways\Beginnings;
+use Cathedra\Core\Sequence\Ways\Combinations;
+use Cathedra\Core\Sequence\Ways\Parting;
+use Cathedra\Core\Space\Form\FormSizes;
 use Closure;
 use Illuminate\Contracts\Cache\Repository;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Validation\ValidationException;
 
 /**
  * The models, folded once and kept under a key made of everything the result depends on; safe to delete at any time.
@@ -270,6 +272,25 @@ final class ModelShelf
     public function looked(string $slug): array
     {
         return Combinations::looked($this->files->sequence($slug)->routes);
+    }
+
+    /**
+     * Ways as a request names them.
+     *
+     * @return array<string, string>
+     *
+     * @throws ModelNotFoundException when there is no such model
+     * @throws ValidationException when the model does not offer these ways
+     */
+    public function asked(string $slug, mixed $ways): array
+    {
+        $this->has($slug) || throw new ModelNotFoundException();
+        if (! is_array($ways) || ($ways !== [] && ! $this->offers($slug, $ways))) {
+            throw ValidationException::withMessages(['ways' => 'This model does not offer that way.']);
+        }
+
+        /** @var array<string, string> $ways */
+        return $ways;
     }
 
     /** Whether the model offers these ways. */

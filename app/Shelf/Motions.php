@@ -6,11 +6,11 @@ namespace App\Shelf;
 
 use Cathedra\Core\Diagram\Halfway;
 use Cathedra\Core\Folding\FoldedState;
-use Cathedra\Core\Sequence\FoldedStep;
-use Cathedra\Core\Sequence\Form;
-use Cathedra\Core\Sequence\Stage;
-use Cathedra\Core\Space\Mesh;
-use Cathedra\Core\Space\Piece;
+use Cathedra\Core\Sequence\Form\Form;
+use Cathedra\Core\Sequence\Run\FoldedStep;
+use Cathedra\Core\Sequence\Run\Stage;
+use Cathedra\Core\Space\Mesh\Mesh;
+use Cathedra\Core\Space\Mesh\Piece;
 use Cathedra\Core\Space\StepMotion;
 
 /** The motion of steps, worked out once and kept with the model it belongs to. */

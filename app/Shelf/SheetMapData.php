@@ -9,7 +9,7 @@ use Cathedra\Core\Decoration\SeenPart;
 use Cathedra\Core\Decoration\SheetMap;
 use Cathedra\Core\Decoration\View;
 use Cathedra\Core\Folding\FoldedState;
-use Cathedra\Core\Folding\Side;
+use Cathedra\Core\Folding\Reading\Side;
 use Cathedra\Core\Geometry\Point;
 
 /** Where the flat sheet ends up, in mm: for drawing on it before it is folded. */

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-use App\Bin\InTheBin;
-use App\Shelf\GoneFromShelf;
 use Cathedra\Core\CathedraException;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
@@ -38,15 +36,10 @@ final class ApiErrors
 
         return match (true) {
             $error instanceof ValidationException => self::fields($error),
-            $error instanceof InTheBin => self::json(
+            $error instanceof Gone => self::json(
                 410,
                 $error->getMessage(),
-                [['pointer' => '/lesson', 'message' => $error->getMessage()]],
-            ),
-            $error instanceof GoneFromShelf => self::json(
-                410,
-                $error->getMessage(),
-                [['pointer' => '/models', 'message' => $error->getMessage()]],
+                [['pointer' => $error->pointer, 'message' => $error->getMessage()]],
             ),
             $error instanceof Conflict => self::json(
                 409,

@@ -15,7 +15,7 @@ use Cathedra\Core\Rules\PolicyTable;
 use Cathedra\Core\Rules\TeachingRules;
 use Cathedra\Core\Sequence\BadSequence;
 use Cathedra\Core\Sequence\FoldKind;
-use Cathedra\Core\Sequence\Loader;
+use Cathedra\Core\Sequence\Format\Loader;
 use Cathedra\Core\Sequence\Sequence;
 use Cathedra\Core\Wording\Manner;
 use Cathedra\Core\Wording\Phrasebook;
@@ -238,6 +238,7 @@ final class LibraryFiles
                 __FILE__,
                 ...glob($this->folder.'/explained/*.yaml') ?: [],
                 ...glob(__DIR__.'/../Shelf/*.php') ?: [],
+                ...glob(__DIR__.'/../Ways/*.php') ?: [],
                 ...glob($this->folder.'/../core/*/*.php') ?: [],
                 ...glob($this->folder.'/../core/*/*/*.php') ?: [],
             ])),

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Teaching;
 
-use App\Lessons\Programme;
 use App\Models\Lesson;
+use App\Programme\Programme;
 use App\Shelf\ModelShelf;
 use Cathedra\Core\Lesson\BadEvent;
 use Cathedra\Core\Lesson\WayChange;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Teaching;
 
 use App\Models\Lesson;
+use App\Shelf\ModelShelf;
 use App\Support\Controller;
 use Cathedra\Core\Fault\FaultKind;
 use Illuminate\Http\JsonResponse;
@@ -17,6 +18,20 @@ final class FaultSightings extends Controller
 {
     public function __construct(private readonly Sightings $sightings)
     {
+    }
+
+    /** What goes wrong at a step of a model, the likeliest first by what was seen here. */
+    public function ofStep(
+        Request $request,
+        ModelShelf $shelf,
+        StepFaults $faults,
+        string $model,
+        int $step,
+    ): JsonResponse {
+        $ways = $shelf->asked($model, $request->query('ways', []));
+        abort_if($step < 1 || $step > count($shelf->loads($model, $ways)), 404);
+
+        return response()->json($faults->of($model, $ways, $step, $this->user($request)->organisation_id));
     }
 
     public function index(Lesson $lesson): JsonResponse

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Teaching;
 
-use App\Lessons\Programme;
 use App\Models\Lesson as Record;
 use App\Models\User;
+use App\Programme\Programme;
 use App\Shelf\ModelShelf;
 use App\Support\Conflict;
 use App\Support\Transaction;

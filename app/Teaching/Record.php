@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Teaching;
 
-use App\Lessons\Programme;
-use App\Lessons\ProgrammeItem;
 use App\Models\FinishRecord;
 use App\Models\Lesson;
+use App\Programme\Programme;
+use App\Programme\ProgrammeItem;
 use Cathedra\Core\Lesson\Log;
 use Cathedra\Core\Lesson\Outcome;
 use Cathedra\Core\Lesson\Outcomes;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Teaching;
 
-use App\Lessons\Programme;
-use App\Lessons\ProgrammeItem;
 use App\Models\Lesson;
 use App\Models\Stock;
 use App\Paper\CountPaper;
 use App\Paper\PaperBench;
-use Cathedra\Core\Paper\LessonPaper;
+use App\Programme\Programme;
+use App\Programme\ProgrammeItem;
+use Cathedra\Core\Kit\LessonPaper;
 
 /** Keeps what paper a lesson used, once, and takes it from the cupboard. */
 final readonly class UsePaper

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Cutting;
 
-use Cathedra\Core\Budget;
+use Cathedra\Core\Numeric\Budget;
+use Cathedra\Core\Numeric\DualSimplex;
+use Cathedra\Core\Numeric\LinearAnswer;
 use Closure;
 
 /**

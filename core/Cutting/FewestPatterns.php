@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Cutting;
 
-use Cathedra\Core\Budget;
+use Cathedra\Core\Numeric\Budget;
+use Cathedra\Core\Numeric\DualSimplex;
 
 /**
  * People cut in stacks, many sheets the same way: of all plans within a budget one with the fewest different patterns,

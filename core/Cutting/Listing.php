@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Cutting;
 
-use Cathedra\Core\Budget;
+use Cathedra\Core\Numeric\Budget;
 
 /** First stage: all guillotine patterns of every stock, where they can be listed with the work allowed. */
 final readonly class Listing

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Cutting;
 
-use Cathedra\Core\Budget;
+use Cathedra\Core\Numeric\Budget;
+use Cathedra\Core\Numeric\DualSimplex;
 use Cathedra\Core\Paper\Stock;
 
 /**

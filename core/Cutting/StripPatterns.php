@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Cutting;
 
-use Cathedra\Core\Budget;
+use Cathedra\Core\Numeric\Budget;
+use Cathedra\Core\Numeric\Knapsack;
 
 /**
  * Good ways to cut a sheet, where all of them would be too many to list: rows across the sheet (or along it), each as

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Cutting;
 
-use Cathedra\Core\Budget;
+use Cathedra\Core\Numeric\Budget;
 
 /** Last stage: fewer different patterns, since people cut in stacks; then the squares that each sheet really gives. */
 final readonly class Tidying

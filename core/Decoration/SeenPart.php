@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Decoration;
 
-use Cathedra\Core\Folding\Side;
+use Cathedra\Core\Folding\Reading\Side;
 use Cathedra\Core\Geometry\Isometry;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Cathedra\Core\Decoration;
 
 use Cathedra\Core\Folding\FoldedState;
-use Cathedra\Core\Folding\Side;
-use Cathedra\Core\Folding\Stacks;
+use Cathedra\Core\Folding\Reading\Side;
+use Cathedra\Core\Folding\Reading\Stacks;
 use Cathedra\Core\Geometry\Isometry;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;

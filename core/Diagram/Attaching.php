@@ -7,7 +7,7 @@ namespace Cathedra\Core\Diagram;
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Sequence\Attached;
-use Cathedra\Core\Sequence\FoldedStep;
+use Cathedra\Core\Sequence\Run\FoldedStep;
 
 /**
  * Pictures of two pieces of paper: joined, and before that beside one another, with an arrow to the place of the part.

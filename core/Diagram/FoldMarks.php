@@ -6,9 +6,9 @@ namespace Cathedra\Core\Diagram;
 
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Segment;
-use Cathedra\Core\Sequence\Action;
 use Cathedra\Core\Sequence\FoldKind;
-use Cathedra\Core\Sequence\Handling;
+use Cathedra\Core\Sequence\Hands\Handling;
+use Cathedra\Core\Sequence\Run\Action;
 
 /**
  * The fold line and the arrow of one movement.

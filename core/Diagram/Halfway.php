@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Diagram;
 
-use Cathedra\Core\Sequence\FoldedStep;
-use Cathedra\Core\Space\Piece;
+use Cathedra\Core\Sequence\Run\FoldedStep;
+use Cathedra\Core\Space\Mesh\Piece;
 use Cathedra\Core\Space\StepMotion;
 
 /** A fold of several creases while it is being done: the middle moment of its motion, seen a little from below. */

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace Cathedra\Core\Diagram;
 
 use Cathedra\Core\Folding\FoldedState;
-use Cathedra\Core\Folding\LayerDepth;
 use Cathedra\Core\Folding\Pinches;
+use Cathedra\Core\Folding\Reading\LayerDepth;
 use Cathedra\Core\Geometry\Box;
 use Cathedra\Core\Geometry\Point;
-use Cathedra\Core\Sequence\Action;
-use Cathedra\Core\Sequence\FoldedModel;
-use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\FoldKind;
 use Cathedra\Core\Sequence\Landmark\Nameable;
+use Cathedra\Core\Sequence\Run\Action;
+use Cathedra\Core\Sequence\Run\FoldedModel;
+use Cathedra\Core\Sequence\Run\FoldedStep;
 use Cathedra\Core\Space\StepMotion;
 
 /**

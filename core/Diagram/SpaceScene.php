@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Diagram;
 
-use Cathedra\Core\Space\Piece;
-use Cathedra\Core\Space\Split;
-use Cathedra\Core\Space\Vector;
+use Cathedra\Core\Space\Mesh\Piece;
+use Cathedra\Core\Space\Mesh\Split;
+use Cathedra\Core\Space\Mesh\Vector;
 
 /**
  * A moment of a motion, or a finished form, as a picture: paper with two sides, shaded by how it faces the light, every

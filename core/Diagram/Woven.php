@@ -6,7 +6,7 @@ namespace Cathedra\Core\Diagram;
 
 use Cathedra\Core\Folding\Edge;
 use Cathedra\Core\Folding\FoldedState;
-use Cathedra\Core\Folding\Stacks;
+use Cathedra\Core\Folding\Reading\Stacks;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Segment;
 

@@ -6,8 +6,8 @@ namespace Cathedra\Core\Fault;
 
 use Cathedra\Core\Folding\Assignment;
 use Cathedra\Core\Folding\Edge;
-use Cathedra\Core\Folding\FaceGraph;
 use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Folding\Pattern\FaceGraph;
 use Cathedra\Core\Geometry\Box;
 
 /**

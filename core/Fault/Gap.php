@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Cathedra\Core\Fault;
 
 use Cathedra\Core\Geometry\Isometry;
-use Cathedra\Core\Sequence\Action;
-use Cathedra\Core\Sequence\FoldedStep;
+use Cathedra\Core\Sequence\Run\Action;
+use Cathedra\Core\Sequence\Run\FoldedStep;
 
 /**
  * A gap at a line where two edges should meet: too narrow for a patch of 3 mm, and seen all the same, since it runs

@@ -7,9 +7,9 @@ namespace Cathedra\Core\Fault;
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Geometry\Isometry;
 use Cathedra\Core\Geometry\Segment;
-use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\Landmark\SheetPoint;
 use Cathedra\Core\Sequence\Movement\CollapseMove;
+use Cathedra\Core\Sequence\Run\FoldedStep;
 
 /**
  * The other base: a collapse bends two lines one way and a third one the other way, all through one crossing, where a

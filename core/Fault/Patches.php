@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Cathedra\Core\Fault;
 
 use Cathedra\Core\Folding\FoldedState;
-use Cathedra\Core\Folding\LayerDepth;
+use Cathedra\Core\Folding\Reading\LayerDepth;
 use Cathedra\Core\Geometry\Box;
 use Cathedra\Core\Geometry\Point;
 

@@ -10,13 +10,13 @@ use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Sequence\Alignment\Along;
 use Cathedra\Core\Sequence\Alignment\Bring;
-use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\FoldKind;
 use Cathedra\Core\Sequence\Landmark\CreaseOf;
 use Cathedra\Core\Sequence\Layers;
 use Cathedra\Core\Sequence\Movement\PetalMove;
 use Cathedra\Core\Sequence\Movement\ReverseMove;
 use Cathedra\Core\Sequence\Movement\SquashMove;
+use Cathedra\Core\Sequence\Run\FoldedStep;
 use Cathedra\Core\Sequence\Step;
 
 /**

@@ -6,8 +6,8 @@ namespace Cathedra\Core\FoldFormat;
 
 use Cathedra\Core\Folding\Assignment;
 use Cathedra\Core\Folding\Edge;
+use Cathedra\Core\Folding\Order\Restack;
 use Cathedra\Core\Folding\Pattern;
-use Cathedra\Core\Folding\Restack;
 use Cathedra\Core\Folding\Sheet;
 use Cathedra\Core\Geometry\Isometry;
 use Cathedra\Core\Geometry\Line;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Cathedra\Core\FoldFormat;
 
 use Cathedra\Core\Folding\Assignment;
-use Cathedra\Core\Folding\Restack;
+use Cathedra\Core\Folding\Order\Restack;
 use Cathedra\Core\Geometry\Point;
 
 /** The crease pattern in a FOLD document: types, counts and indices are checked here, geometry by CreaseGraph. */

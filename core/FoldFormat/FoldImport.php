@@ -6,10 +6,10 @@ namespace Cathedra\Core\FoldFormat;
 
 use Cathedra\Core\Folding\CannotFold;
 use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Folding\Order\Refold;
 use Cathedra\Core\Folding\Pattern;
-use Cathedra\Core\Folding\Refold;
+use Cathedra\Core\Folding\Reading\Side;
 use Cathedra\Core\Folding\Sheet;
-use Cathedra\Core\Folding\Side;
 use Cathedra\Core\Geometry\Isometry;
 use Cathedra\Core\Geometry\Point;
 

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Folding;
 
+use Cathedra\Core\Folding\Order\Condition;
+use Cathedra\Core\Folding\Order\LayerOrder;
+use Cathedra\Core\Folding\Order\Overlaps;
+use Cathedra\Core\Folding\Reading\Side;
 use Cathedra\Core\Geometry\Box;
 use Cathedra\Core\Geometry\Isometry;
 use Cathedra\Core\Geometry\Line;

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Folding;
 
+use Cathedra\Core\Folding\Order\Condition;
+use Cathedra\Core\Folding\Order\Conditions;
+use Cathedra\Core\Folding\Pattern\Vertices;
 use Cathedra\Core\Geometry\Point;
 
 /**

@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Folding;
 
+use Cathedra\Core\Folding\Order\LayerOrder;
+use Cathedra\Core\Folding\Order\Overlaps;
+use Cathedra\Core\Folding\Pattern\Division;
+use Cathedra\Core\Folding\Pattern\PatternBuilder;
+use Cathedra\Core\Folding\Reading\Flaps;
 use Cathedra\Core\Geometry\Isometry;
 use Cathedra\Core\Geometry\Line;
 

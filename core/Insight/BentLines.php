@@ -8,7 +8,7 @@ use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
 use Cathedra\Core\Geometry\Segment;
-use Cathedra\Core\Sequence\Action;
+use Cathedra\Core\Sequence\Run\Action;
 
 /**
  * The straight lines along which a movement bends the paper; pieces that lie on one line, in whichever layer, are one.

@@ -6,8 +6,8 @@ namespace Cathedra\Core\Insight;
 
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Geometry\Point;
-use Cathedra\Core\Sequence\Action;
-use Cathedra\Core\Sequence\FoldedStep;
+use Cathedra\Core\Sequence\Run\Action;
+use Cathedra\Core\Sequence\Run\FoldedStep;
 
 /** Finds that a step is an earlier one with left and right exchanged: "the same on the other side". */
 final readonly class Mirrored

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Cathedra\Core\Insight;
 
 use Cathedra\Core\Rules\Difficulty;
-use Cathedra\Core\Sequence\FoldedModel;
-use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\FoldKind;
+use Cathedra\Core\Sequence\Run\FoldedModel;
+use Cathedra\Core\Sequence\Run\FoldedStep;
 
 /** What a whole model asks and teaches; found, not typed. */
 final readonly class ModelInsight

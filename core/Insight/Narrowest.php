@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Cathedra\Core\Insight;
 
 use Cathedra\Core\Folding\FoldedState;
-use Cathedra\Core\Folding\Outline;
+use Cathedra\Core\Folding\Reading\Outline;
 use Cathedra\Core\Geometry\Point;
 
 /** How narrow the points of a model are. */

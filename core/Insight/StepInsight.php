@@ -8,14 +8,14 @@ use Cathedra\Core\Folding\Assignment;
 use Cathedra\Core\Folding\Edge;
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Folding\Pinches;
-use Cathedra\Core\Folding\Stacks;
+use Cathedra\Core\Folding\Reading\Stacks;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
 use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Rules\Difficulty;
-use Cathedra\Core\Sequence\Action;
 use Cathedra\Core\Sequence\Alignment\Bring;
-use Cathedra\Core\Sequence\FoldedStep;
+use Cathedra\Core\Sequence\Run\Action;
+use Cathedra\Core\Sequence\Run\FoldedStep;
 
 /**
  * What the geometry of a step says about doing it. Lengths in mm on the sheet it was folded from, shares of the sheet.

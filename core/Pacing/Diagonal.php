@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Pacing;
 
-use Cathedra\Core\Sequence\FoldedModel;
-use Cathedra\Core\Sequence\FoldedStep;
+use Cathedra\Core\Sequence\Run\FoldedModel;
+use Cathedra\Core\Sequence\Run\FoldedStep;
 
 /**
  * Where a model creases its flat square from corner to corner: making a square of an oblong sheet by folding a corner

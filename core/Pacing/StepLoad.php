@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Pacing;
 
-use Cathedra\Core\Folding\Stacks;
+use Cathedra\Core\Folding\Reading\Stacks;
 use Cathedra\Core\Insight\StepInsight;
-use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\FoldKind;
+use Cathedra\Core\Sequence\Run\FoldedStep;
 
 /** What a step asks of hands, taken from its geometry. */
 final readonly class StepLoad

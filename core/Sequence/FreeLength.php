@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Sequence;
 
+use Cathedra\Core\Sequence\Format\Parser;
+use Cathedra\Core\Sequence\Format\Reader;
 use Cathedra\Core\Sequence\Landmark\BadLandmark;
-use Cathedra\Core\Sequence\Landmark\Parser;
 
 /** A length that is chosen by eye: the lead sees the range, the engine folds the usual share. */
 final readonly class FreeLength

@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Sequence;
 
-use Cathedra\Core\Folding\Anatomy;
 use Cathedra\Core\Folding\CannotFold;
-use Cathedra\Core\Folding\Direction;
-use Cathedra\Core\Folding\Pockets;
-use Cathedra\Core\Folding\Shape;
+use Cathedra\Core\Folding\Reading\Anatomy;
+use Cathedra\Core\Folding\Reading\Direction;
+use Cathedra\Core\Folding\Reading\Pockets;
+use Cathedra\Core\Folding\Reading\Shape;
 use Cathedra\Core\Sequence\Landmark\PointRef;
 use Cathedra\Core\Sequence\Landmark\Setting;
+use Cathedra\Core\Sequence\Run\FoldedStep;
 
 /**
  * A fact about the end of a model that makes it what its name promises: two points up, a beak, a pocket that opens at

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Cathedra\Core\Sequence;
 
 use Cathedra\Core\Folding\CannotFold;
-use Cathedra\Core\Folding\Flaps;
+use Cathedra\Core\Folding\Reading\Flaps;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Sequence\Alignment\Crease;
 use Cathedra\Core\Sequence\Landmark\Setting;

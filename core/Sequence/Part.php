@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Sequence;
 
-use Cathedra\Core\Folding\Side;
+use Cathedra\Core\Folding\Reading\Side;
 
 /** A second piece of a model, folded from a sheet of its own in proportion to the first one. */
 final readonly class Part

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace Cathedra\Core\Sequence;
 
 use Cathedra\Core\Folding\CannotFold;
+use Cathedra\Core\Folding\Reading\Side;
 use Cathedra\Core\Folding\Sheet;
-use Cathedra\Core\Folding\Side;
+use Cathedra\Core\Sequence\Ways\Route;
 
 /** A model: what is said about it, and its steps. The sheet is given by proportion; sizes come with the sheet. */
 final readonly class Sequence

@@ -6,6 +6,7 @@ namespace Cathedra\Core\Sequence;
 
 use Cathedra\Core\Folding\Landing;
 use Cathedra\Core\Sequence\Alignment\Alignment;
+use Cathedra\Core\Sequence\Form\Form;
 use Cathedra\Core\Sequence\Landmark\PointRef;
 use Cathedra\Core\Sequence\Movement\Movement;
 

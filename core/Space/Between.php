@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Cathedra\Core\Space;
 
 use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Space\Check\Sides;
+use Cathedra\Core\Space\Mesh\Piece;
 use Cathedra\Core\Space\Settle\Relaxed;
 use Cathedra\Core\Space\Tuck\Chords;
 use Cathedra\Core\Space\Tuck\Curled;

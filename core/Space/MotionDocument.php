@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Space;
 
-use Cathedra\Core\Sequence\FoldedModel;
-use Cathedra\Core\Sequence\FoldedStep;
+use Cathedra\Core\Sequence\Run\FoldedModel;
+use Cathedra\Core\Sequence\Run\FoldedStep;
+use Cathedra\Core\Space\Mesh\Piece;
 use Cathedra\Core\Space\Settle\BarsAndHinges;
 
 /**

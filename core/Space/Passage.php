@@ -10,6 +10,8 @@ use Cathedra\Core\Geometry\Isometry;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
+use Cathedra\Core\Space\Mesh\Mesh;
+use Cathedra\Core\Space\Mesh\MeshBuilder;
 use Cathedra\Core\Space\Turn\Slide;
 use Closure;
 

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Cathedra\Core\Space;
 
 use Cathedra\Core\Folding\FoldedState;
-use Cathedra\Core\Sequence\FoldedStep;
+use Cathedra\Core\Sequence\Run\FoldedStep;
+use Cathedra\Core\Space\Form\OpenedForm;
+use Cathedra\Core\Space\Form\ShapedForm;
 use Cathedra\Core\Space\Form\Shapes;
+use Cathedra\Core\Space\Mesh\Piece;
 
 /**
  * A step as it moves: as one movement where that can be, else one movement after the other, as it was folded. Where no

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Wording;
 
-use Cathedra\Core\Sequence\LineIndex;
+use Cathedra\Core\Sequence\Format\LineIndex;
 use Symfony\Component\Yaml\Exception\ParseException;
 use Symfony\Component\Yaml\Yaml;
 

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Wording;
 
-use Cathedra\Core\Folding\Anatomy;
-use Cathedra\Core\Folding\Direction;
 use Cathedra\Core\Folding\Edge;
+use Cathedra\Core\Folding\Reading\Anatomy;
+use Cathedra\Core\Folding\Reading\Direction;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Segment;

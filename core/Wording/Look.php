@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Wording;
 
-use Cathedra\Core\Folding\Anatomy;
-use Cathedra\Core\Folding\Direction;
 use Cathedra\Core\Folding\Edge;
 use Cathedra\Core\Folding\FoldedState;
-use Cathedra\Core\Folding\Pockets;
-use Cathedra\Core\Folding\Shape;
+use Cathedra\Core\Folding\Reading\Anatomy;
+use Cathedra\Core\Folding\Reading\Direction;
+use Cathedra\Core\Folding\Reading\Pockets;
+use Cathedra\Core\Folding\Reading\Shape;
 use Cathedra\Core\Geometry\Tolerance;
 use Cathedra\Core\Latest;
-use Cathedra\Core\Sequence\FoldedModel;
-use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\FoldKind;
+use Cathedra\Core\Sequence\Run\FoldedModel;
+use Cathedra\Core\Sequence\Run\FoldedStep;
 
 /**
  * What a learner sees from the chair when a step is done: at most three things, the most telling first, all from the

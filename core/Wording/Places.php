@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Wording;
 
-use Cathedra\Core\Folding\Anatomy;
 use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Folding\Reading\Anatomy;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Segment;
-use Cathedra\Core\Sequence\Called;
-use Cathedra\Core\Sequence\CalledPart;
-use Cathedra\Core\Sequence\Handling;
+use Cathedra\Core\Sequence\Hands\Handling;
+use Cathedra\Core\Sequence\Run\Called;
+use Cathedra\Core\Sequence\Run\CalledPart;
 
 /**
  * Says points and lines of a state in a folder's words, from where they lie, whatever the sequence called them. Only

@@ -7,7 +7,7 @@ namespace Cathedra\Core\Wording;
 use Cathedra\Core\Folding\Edge;
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Folding\Pinches;
-use Cathedra\Core\Folding\Stacks;
+use Cathedra\Core\Folding\Reading\Stacks;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Geometry\Tolerance;

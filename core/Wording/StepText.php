@@ -5,19 +5,19 @@ declare(strict_types=1);
 namespace Cathedra\Core\Wording;
 
 use Cathedra\Core\Diagram\FoldMarks;
-use Cathedra\Core\Folding\Stacks;
+use Cathedra\Core\Folding\Reading\Stacks;
 use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Latest;
-use Cathedra\Core\Sequence\Action;
 use Cathedra\Core\Sequence\Alignment\Bring;
 use Cathedra\Core\Sequence\Alignment\Strip;
-use Cathedra\Core\Sequence\Change;
-use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\FoldKind;
-use Cathedra\Core\Sequence\Handling;
+use Cathedra\Core\Sequence\Hands\Change;
+use Cathedra\Core\Sequence\Hands\Handling;
+use Cathedra\Core\Sequence\Hands\Way;
 use Cathedra\Core\Sequence\Landmark\LineRef;
 use Cathedra\Core\Sequence\Movement\Movement;
-use Cathedra\Core\Sequence\Way;
+use Cathedra\Core\Sequence\Run\Action;
+use Cathedra\Core\Sequence\Run\FoldedStep;
 
 /**
  * What to do in a step: one motion or up to three, each a sentence or two, made from the step's structure and from what

@@ -6,20 +6,20 @@ namespace Cathedra\Core\Wording;
 
 use Cathedra\Core\Diagram\Scene;
 use Cathedra\Core\Diagram\SceneBuilder;
-use Cathedra\Core\Folding\Anatomy;
 use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Folding\Reading\Anatomy;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
 use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Insight\ModelInsight;
 use Cathedra\Core\Rules\BaseTimes;
 use Cathedra\Core\Rules\Difficulty;
-use Cathedra\Core\Sequence\Action;
 use Cathedra\Core\Sequence\Alignment\Bring;
-use Cathedra\Core\Sequence\FoldedModel;
 use Cathedra\Core\Sequence\FoldKind;
-use Cathedra\Core\Sequence\Handling;
+use Cathedra\Core\Sequence\Hands\Handling;
 use Cathedra\Core\Sequence\Landmark\LineRef;
+use Cathedra\Core\Sequence\Run\Action;
+use Cathedra\Core\Sequence\Run\FoldedModel;
 
 /**
  * Everything that is said and drawn of a model's steps, with the claims behind it as numbers, so that somebody else can

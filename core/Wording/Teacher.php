@@ -7,11 +7,11 @@ namespace Cathedra\Core\Wording;
 use Cathedra\Core\Insight\ModelInsight;
 use Cathedra\Core\Rules\Difficulty;
 use Cathedra\Core\Sequence\Alignment\Along;
-use Cathedra\Core\Sequence\FoldedModel;
-use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\FoldKind;
-use Cathedra\Core\Sequence\Handling;
+use Cathedra\Core\Sequence\Hands\Handling;
 use Cathedra\Core\Sequence\Movement\ReverseMove;
+use Cathedra\Core\Sequence\Run\FoldedModel;
+use Cathedra\Core\Sequence\Run\FoldedStep;
 
 /**
  * Says a whole model: besides what to do, why, where it stops, what is seen afterwards, and that a hard moment comes.

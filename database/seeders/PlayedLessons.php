@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Lessons\PlanOf;
-use App\Lessons\Programme;
 use App\Models\Lesson;
 use App\Models\User;
+use App\Pacing\PlanOf;
+use App\Programme\Programme;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
 use App\Teaching\Deeds;

@@ -6,7 +6,7 @@ export const router = createRouter({
   history: createWebHistory(),
   scrollBehavior,
   routes: [
-    { path: '/', name: 'home', component: () => import('./lessons/Home.vue'), meta: { title: 'Lessons' } },
+    { path: '/', name: 'home', component: () => import('./home/Home.vue'), meta: { title: 'Lessons' } },
     {
       path: '/sign-in',
       name: 'sign-in',
@@ -18,7 +18,7 @@ export const router = createRouter({
     {
       path: '/shelf/folds/cards/:kind',
       name: 'cards',
-      component: () => import('./shelf/Cards.vue'),
+      component: () => import('./print/Cards.vue'),
       props: true,
       meta: { title: 'Cards' },
     },
@@ -32,13 +32,13 @@ export const router = createRouter({
     {
       path: '/shelf/:slug/decorate',
       name: 'decorate',
-      component: () => import('./shelf/Decorate.vue'),
+      component: () => import('./decorate/Decorate.vue'),
       props: true,
     },
     {
       path: '/shelf/:slug/handout',
       name: 'handout',
-      component: () => import('./shelf/Handout.vue'),
+      component: () => import('./print/Handout.vue'),
       props: true,
       meta: { title: 'Handout' },
     },
@@ -52,13 +52,13 @@ export const router = createRouter({
     {
       path: '/lessons/term',
       name: 'term',
-      component: () => import('./lessons/Term.vue'),
+      component: () => import('./terms/Term.vue'),
       meta: { title: 'A term' },
     },
     {
       path: '/learned',
       name: 'learned',
-      component: () => import('./lessons/Learned.vue'),
+      component: () => import('./pacing/Learned.vue'),
       meta: { title: 'What lessons taught' },
     },
     {
@@ -125,14 +125,14 @@ export const router = createRouter({
     {
       path: '/lessons/:id(\\d+)/handout',
       name: 'lesson-handout',
-      component: () => import('./shelf/Handout.vue'),
+      component: () => import('./print/Handout.vue'),
       props: (to) => ({ id: Number(to.params['id']) }),
       meta: { title: 'Handout' },
     },
     {
       path: '/lessons/:id(\\d+)/ways/:slug',
       name: 'ways',
-      component: () => import('./lessons/Ways.vue'),
+      component: () => import('./ways/Ways.vue'),
       props: (to) => ({ id: Number(to.params['id']), slug: String(to.params['slug']) }),
       meta: { title: 'Ways of teaching', bare: true },
     },

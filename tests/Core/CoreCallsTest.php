@@ -117,4 +117,24 @@ final class CoreCallsTest extends TestCase
         }
         self::assertSame([], $found);
     }
+
+    /** A room that needs another needs nothing that needs it: a change goes one way through the house. */
+    public function testNoCircleAmongTheRooms(): void
+    {
+        foreach (['app' => 'App', 'core' => 'Cathedra\\\\Core'] as $floor => $name) {
+            $needs = [];
+            foreach (glob(dirname(__DIR__, 2)."/$floor/*/{,*/,*/*/}*.php", GLOB_BRACE) ?: [] as $file) {
+                $room = explode('/', substr($file, strlen(dirname(__DIR__, 2)."/$floor/")))[0];
+                preg_match_all('/(?<![\w\\\\])'.$name.'\\\\(\w+)\\\\/', (string) file_get_contents($file), $named);
+                $needs[$room] = [...$needs[$room] ?? [], ...array_diff($named[1], [$room])];
+            }
+            self::assertGreaterThan(40, array_sum(array_map(count(...), $needs)), "$floor names its rooms");
+            // rooms that need only rooms that are taken away already are taken away; what is left goes in a circle
+            do {
+                $left = array_keys($needs);
+                $needs = array_filter($needs, static fn (array $of): bool => array_intersect($of, $left) !== []);
+            } while (count($needs) < count($left));
+            self::assertSame([], array_keys($needs), "rooms of $floor that need one another");
+        }
+    }
 }

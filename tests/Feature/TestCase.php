@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Lessons\Rehearsals;
 use App\Models\Group;
 use App\Models\Organisation;
 use App\Models\User;
+use App\Pacing\Rehearsals;
 use App\Shelf\FoldCatalogue;
 use App\Shelf\ModelShelf;
 use Illuminate\Cache\FileStore;

@@ -6,12 +6,12 @@ namespace Cathedra\Core\Folding\Compound;
 
 use Cathedra\Core\Folding\Assignment;
 use Cathedra\Core\Folding\CannotFold;
-use Cathedra\Core\Folding\Division;
 use Cathedra\Core\Folding\Edge;
 use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Folding\Order\Refold;
+use Cathedra\Core\Folding\Order\Restack;
 use Cathedra\Core\Folding\Pattern;
-use Cathedra\Core\Folding\Refold;
-use Cathedra\Core\Folding\Restack;
+use Cathedra\Core\Folding\Pattern\Division;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Segment;
 

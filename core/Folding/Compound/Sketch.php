@@ -6,12 +6,12 @@ namespace Cathedra\Core\Folding\Compound;
 
 use Cathedra\Core\Folding\Assignment;
 use Cathedra\Core\Folding\CannotFold;
-use Cathedra\Core\Folding\Division;
 use Cathedra\Core\Folding\Edge;
-use Cathedra\Core\Folding\FaceGraph;
 use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Folding\Order\Restack;
 use Cathedra\Core\Folding\Pattern;
-use Cathedra\Core\Folding\Restack;
+use Cathedra\Core\Folding\Pattern\Division;
+use Cathedra\Core\Folding\Pattern\FaceGraph;
 use Cathedra\Core\Geometry\Isometry;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;

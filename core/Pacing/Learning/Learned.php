@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Pacing\Learning;
 
+use Cathedra\Core\Numeric\Cholesky;
 use Cathedra\Core\Rules\BaseTimes;
-use Cathedra\Core\Space\Settle\Cholesky;
 
 /**
  * What taught lessons say of times: for each kind of fold and each group a factor on the estimate, by the conjugate

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Pacing\Rehearsal;
 
-use Cathedra\Core\Pacing\Normal;
+use Cathedra\Core\Numeric\Normal;
 
 /**
  * The chance of a rehearsal, drawn once and shared by all that is compared with it: for every run a number for each

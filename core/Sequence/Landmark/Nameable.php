@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace Cathedra\Core\Sequence\Landmark;
 
 use Cathedra\Core\CathedraException;
-use Cathedra\Core\Folding\Direction;
+use Cathedra\Core\Folding\Reading\Direction;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Segment;
+use Cathedra\Core\Sequence\Format\Parser;
 
 /** A landmark that a step may name where it stands, with the place it means there; for authors. */
 final readonly class Nameable

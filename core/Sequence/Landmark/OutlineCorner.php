@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Sequence\Landmark;
 
-use Cathedra\Core\Folding\Direction;
+use Cathedra\Core\Folding\Reading\Direction;
 use Cathedra\Core\Geometry\Point;
 
 /** The corner of the silhouette that lies furthest in a direction. */

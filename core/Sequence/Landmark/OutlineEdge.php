@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Sequence\Landmark;
 
-use Cathedra\Core\Folding\Direction;
+use Cathedra\Core\Folding\Reading\Direction;
 use Cathedra\Core\Geometry\Segment;
 
 /** The side of the silhouette that faces a direction. */

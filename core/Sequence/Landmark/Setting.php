@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Cathedra\Core\Sequence\Landmark;
 
 use Cathedra\Core\Folding\CannotFold;
-use Cathedra\Core\Folding\Compass;
-use Cathedra\Core\Folding\Direction;
 use Cathedra\Core\Folding\FoldedState;
-use Cathedra\Core\Folding\Outline;
+use Cathedra\Core\Folding\Reading\Compass;
+use Cathedra\Core\Folding\Reading\Direction;
+use Cathedra\Core\Folding\Reading\Outline;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Segment;
 

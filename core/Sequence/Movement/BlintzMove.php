@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace Cathedra\Core\Sequence\Movement;
 
 use Cathedra\Core\Folding\CannotFold;
-use Cathedra\Core\Folding\Flaps;
+use Cathedra\Core\Folding\Reading\Flaps;
 use Cathedra\Core\Folding\SimpleFold;
 use Cathedra\Core\Geometry\Line;
-use Cathedra\Core\Sequence\Change;
 use Cathedra\Core\Sequence\FoldKind;
-use Cathedra\Core\Sequence\FoldReader;
+use Cathedra\Core\Sequence\Format\FoldReader;
+use Cathedra\Core\Sequence\Format\Reader;
+use Cathedra\Core\Sequence\Hands\Change;
 use Cathedra\Core\Sequence\Landmark\Setting;
-use Cathedra\Core\Sequence\Reader;
 
 /** Every corner of the outline is brought to the centre. */
 final readonly class BlintzMove implements Movement

@@ -9,14 +9,14 @@ use Cathedra\Core\Folding\CannotFold;
 use Cathedra\Core\Folding\Compound\Collapse;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Segment;
-use Cathedra\Core\Sequence\Change;
 use Cathedra\Core\Sequence\FoldKind;
-use Cathedra\Core\Sequence\FoldReader;
+use Cathedra\Core\Sequence\Format\FoldReader;
+use Cathedra\Core\Sequence\Format\Reader;
+use Cathedra\Core\Sequence\Hands\Change;
 use Cathedra\Core\Sequence\Landmark\CreaseOf;
 use Cathedra\Core\Sequence\Landmark\LineRef;
 use Cathedra\Core\Sequence\Landmark\Setting;
 use Cathedra\Core\Sequence\Landmark\SheetPoint;
-use Cathedra\Core\Sequence\Reader;
 
 /** All listed creases are folded at once; a fold without a name of its own is written like this too. */
 final readonly class CollapseMove implements Movement

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Sequence\Movement;
 
-use Cathedra\Core\Folding\Cutting;
+use Cathedra\Core\Folding\Compound\Cutting;
 use Cathedra\Core\Geometry\Segment;
-use Cathedra\Core\Sequence\Change;
 use Cathedra\Core\Sequence\FoldKind;
-use Cathedra\Core\Sequence\FoldReader;
+use Cathedra\Core\Sequence\Format\FoldReader;
+use Cathedra\Core\Sequence\Format\Reader;
+use Cathedra\Core\Sequence\Hands\Change;
 use Cathedra\Core\Sequence\Landmark\LineRef;
 use Cathedra\Core\Sequence\Landmark\PointRef;
 use Cathedra\Core\Sequence\Landmark\Setting;
-use Cathedra\Core\Sequence\Reader;
 
 /** Scissors: a slit, or a piece that comes away. */
 final readonly class CutMove implements Movement

@@ -6,12 +6,12 @@ namespace Cathedra\Core\Sequence\Movement;
 
 use Cathedra\Core\Folding\CannotFold;
 use Cathedra\Core\Folding\Compound\DrawOut;
-use Cathedra\Core\Sequence\Change;
 use Cathedra\Core\Sequence\FoldKind;
-use Cathedra\Core\Sequence\FoldReader;
+use Cathedra\Core\Sequence\Format\FoldReader;
+use Cathedra\Core\Sequence\Format\Reader;
+use Cathedra\Core\Sequence\Hands\Change;
 use Cathedra\Core\Sequence\Landmark\PointRef;
 use Cathedra\Core\Sequence\Landmark\Setting;
-use Cathedra\Core\Sequence\Reader;
 
 /** A point that is folded in is drawn out to an angle, by eye, and pinched there. */
 final readonly class DrawOutMove implements Movement

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Cathedra\Core\Sequence\Movement;
 
 use Cathedra\Core\Folding\Compound\RabbitEar;
-use Cathedra\Core\Sequence\Change;
 use Cathedra\Core\Sequence\FoldKind;
-use Cathedra\Core\Sequence\FoldReader;
+use Cathedra\Core\Sequence\Format\FoldReader;
+use Cathedra\Core\Sequence\Format\Reader;
+use Cathedra\Core\Sequence\Hands\Change;
 use Cathedra\Core\Sequence\Landmark\PointRef;
 use Cathedra\Core\Sequence\Landmark\Setting;
-use Cathedra\Core\Sequence\Reader;
 
 /** Rabbit ear: the tip is pinched while both sides are laid on the base; the ear points along the base. */
 final readonly class EarMove implements Movement

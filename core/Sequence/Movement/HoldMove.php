@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Cathedra\Core\Sequence\Movement;
 
 use Cathedra\Core\Folding\CannotFold;
-use Cathedra\Core\Sequence\Change;
 use Cathedra\Core\Sequence\FoldKind;
-use Cathedra\Core\Sequence\FoldReader;
+use Cathedra\Core\Sequence\Format\FoldReader;
+use Cathedra\Core\Sequence\Format\Reader;
+use Cathedra\Core\Sequence\Hands\Change;
 use Cathedra\Core\Sequence\Landmark\PointRef;
 use Cathedra\Core\Sequence\Landmark\Setting;
-use Cathedra\Core\Sequence\Reader;
 
 /**
  * A place is brought over and held there without a crease: the paper stays curved. The flat state beneath it is kept,

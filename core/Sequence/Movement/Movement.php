@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Sequence\Movement;
 
-use Cathedra\Core\Sequence\Change;
 use Cathedra\Core\Sequence\FoldKind;
-use Cathedra\Core\Sequence\FoldReader;
+use Cathedra\Core\Sequence\Format\FoldReader;
+use Cathedra\Core\Sequence\Format\Reader;
+use Cathedra\Core\Sequence\Hands\Change;
 use Cathedra\Core\Sequence\Landmark\Setting;
-use Cathedra\Core\Sequence\Reader;
 
 /**
  * A fold of several creases at once, as a step names it: one class reads it, makes it, says it and draws it. FoldKind

@@ -7,12 +7,12 @@ namespace Cathedra\Core\Sequence\Movement;
 use Cathedra\Core\Folding\CannotFold;
 use Cathedra\Core\Folding\Compound\OpenPocket;
 use Cathedra\Core\Geometry\Line;
-use Cathedra\Core\Sequence\Change;
 use Cathedra\Core\Sequence\FoldKind;
-use Cathedra\Core\Sequence\FoldReader;
+use Cathedra\Core\Sequence\Format\FoldReader;
+use Cathedra\Core\Sequence\Format\Reader;
+use Cathedra\Core\Sequence\Hands\Change;
 use Cathedra\Core\Sequence\Landmark\PointRef;
 use Cathedra\Core\Sequence\Landmark\Setting;
-use Cathedra\Core\Sequence\Reader;
 
 /** A pocket opened to its end and pressed flat: one corner of its mouth is brought to the other. */
 final readonly class OpenPocketMove implements Movement

@@ -10,14 +10,14 @@ use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Folding\SimpleFold;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Sequence\Alignment\Crease;
-use Cathedra\Core\Sequence\Change;
 use Cathedra\Core\Sequence\FoldKind;
-use Cathedra\Core\Sequence\FoldReader;
+use Cathedra\Core\Sequence\Format\FoldReader;
+use Cathedra\Core\Sequence\Format\Reader;
+use Cathedra\Core\Sequence\Hands\Change;
 use Cathedra\Core\Sequence\Landmark\LineRef;
 use Cathedra\Core\Sequence\Landmark\PointRef;
 use Cathedra\Core\Sequence\Landmark\Setting;
 use Cathedra\Core\Sequence\Layers;
-use Cathedra\Core\Sequence\Reader;
 
 /**
  * Pleat: over one line and back over a second one beyond it. Crimp: the same through both halves of a flap at once, the

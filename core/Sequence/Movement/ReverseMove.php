@@ -6,12 +6,12 @@ namespace Cathedra\Core\Sequence\Movement;
 
 use Cathedra\Core\Folding\Compound\Reverse;
 use Cathedra\Core\Sequence\Alignment\Alignment;
-use Cathedra\Core\Sequence\Change;
 use Cathedra\Core\Sequence\FoldKind;
-use Cathedra\Core\Sequence\FoldReader;
+use Cathedra\Core\Sequence\Format\FoldReader;
+use Cathedra\Core\Sequence\Format\Reader;
+use Cathedra\Core\Sequence\Hands\Change;
 use Cathedra\Core\Sequence\Landmark\Setting;
 use Cathedra\Core\Sequence\Layers;
-use Cathedra\Core\Sequence\Reader;
 
 /** Inside or outside reverse fold of a flap. */
 final readonly class ReverseMove implements Movement

@@ -10,12 +10,12 @@ use Cathedra\Core\Folding\SimpleFold;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Sequence\Alignment\Alignment;
-use Cathedra\Core\Sequence\Change;
 use Cathedra\Core\Sequence\FoldKind;
-use Cathedra\Core\Sequence\FoldReader;
+use Cathedra\Core\Sequence\Format\FoldReader;
+use Cathedra\Core\Sequence\Format\Reader;
+use Cathedra\Core\Sequence\Hands\Change;
 use Cathedra\Core\Sequence\Landmark\Setting;
 use Cathedra\Core\Sequence\Layers;
-use Cathedra\Core\Sequence\Reader;
 
 /** A tip or edge is rolled up in small turns, each as wide as the first, until the last lies along a line. */
 final readonly class RollMove implements Movement

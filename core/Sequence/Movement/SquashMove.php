@@ -7,12 +7,12 @@ namespace Cathedra\Core\Sequence\Movement;
 use Cathedra\Core\Folding\CannotFold;
 use Cathedra\Core\Folding\Compound\Squash;
 use Cathedra\Core\Sequence\Alignment\Bring;
-use Cathedra\Core\Sequence\Change;
 use Cathedra\Core\Sequence\FoldKind;
-use Cathedra\Core\Sequence\FoldReader;
+use Cathedra\Core\Sequence\Format\FoldReader;
+use Cathedra\Core\Sequence\Format\Reader;
+use Cathedra\Core\Sequence\Hands\Change;
 use Cathedra\Core\Sequence\Landmark\LineRef;
 use Cathedra\Core\Sequence\Landmark\Setting;
-use Cathedra\Core\Sequence\Reader;
 
 /** Opens the top flap and lays its folded edge on its hinge. */
 final readonly class SquashMove implements Movement

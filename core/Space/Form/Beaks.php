@@ -7,7 +7,7 @@ namespace Cathedra\Core\Space\Form;
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
-use Cathedra\Core\Space\Vector;
+use Cathedra\Core\Space\Mesh\Vector;
 
 /**
  * Four beaks in a ring, from a square blintzed twice and folded in half. Stages: the upper half is laid back; the four

@@ -7,7 +7,7 @@ namespace Cathedra\Core\Space\Form;
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
-use Cathedra\Core\Space\Vector;
+use Cathedra\Core\Space\Mesh\Vector;
 
 /**
  * The open box from a square whose corners lay at its middle, two of them opened out again: the strip with the two

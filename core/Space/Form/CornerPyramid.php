@@ -7,8 +7,8 @@ namespace Cathedra\Core\Space\Form;
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Space\Mesh\Vector;
 use Cathedra\Core\Space\Turn\RigidTurn;
-use Cathedra\Core\Space\Vector;
 
 /**
  * A square cut from a corner to its middle, one quarter laid on the next: the three quarters that are left stand at

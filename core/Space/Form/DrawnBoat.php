@@ -6,14 +6,14 @@ namespace Cathedra\Core\Space\Form;
 
 use Cathedra\Core\Folding\Edge;
 use Cathedra\Core\Folding\FoldedState;
-use Cathedra\Core\Folding\LayerDepth;
+use Cathedra\Core\Folding\Reading\LayerDepth;
 use Cathedra\Core\Geometry\Box;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
 use Cathedra\Core\Geometry\Segment;
-use Cathedra\Core\Space\Union;
-use Cathedra\Core\Space\Vector;
+use Cathedra\Core\Numeric\Union;
+use Cathedra\Core\Space\Mesh\Vector;
 
 /**
  * The paper boat, its two loose tips drawn apart. The flat state is a square on its corner: the peak T and the keel B

@@ -6,8 +6,8 @@ namespace Cathedra\Core\Space\Form;
 
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
-use Cathedra\Core\Space\Mesh;
-use Cathedra\Core\Space\Vector;
+use Cathedra\Core\Space\Mesh\Mesh;
+use Cathedra\Core\Space\Mesh\Vector;
 
 /**
  * Which cell lies on which where they lie in one plane of a form: the side on which a cell stood at the last earlier

@@ -6,7 +6,7 @@ namespace Cathedra\Core\Space\Form;
 
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Geometry\Point;
-use Cathedra\Core\Space\Vector;
+use Cathedra\Core\Space\Mesh\Vector;
 
 /**
  * A pyramid on a square from the triangle base with its four flaps turned in: each quarter of the sheet gives a side

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Cathedra\Core\Space\Form;
 
 use Cathedra\Core\Folding\FoldedState;
-use Cathedra\Core\Sequence\Form;
-use Cathedra\Core\Sequence\FormShape as Name;
+use Cathedra\Core\Sequence\Form\Form;
+use Cathedra\Core\Sequence\Form\FormShape as Name;
 
 /** The shape that a form step asks for. */
 final class Shapes

@@ -7,7 +7,7 @@ namespace Cathedra\Core\Space\Form;
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
-use Cathedra\Core\Space\Vector;
+use Cathedra\Core\Space\Mesh\Vector;
 
 /**
  * Even pleats held together at one end and spread at the other. K pleats of width w, each crease turned on by the

@@ -7,7 +7,7 @@ namespace Cathedra\Core\Space\Form;
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
-use Cathedra\Core\Space\Vector;
+use Cathedra\Core\Space\Mesh\Vector;
 
 /**
  * The open box from an uncut sheet whose doors lie closed, its corners folded in and the doors' rims turned back over

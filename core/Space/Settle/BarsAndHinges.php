@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Space\Settle;
 
+use Cathedra\Core\Numeric\Cholesky;
+
 /**
  * Paper as bars that keep their length and hinges that are drawn to an angle, and the step that lowers its energy
  *

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Space\Settle;
 
-use Cathedra\Core\Space\Mesh;
+use Cathedra\Core\Space\Mesh\Mesh;
 use Cathedra\Core\Space\Passage;
 
 /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Space\Settle;
 
-use Cathedra\Core\Space\Mesh;
+use Cathedra\Core\Space\Mesh\Mesh;
 
 /**
  * Creases that change from mountain to valley or back: a flap is turned inside out along them.

@@ -6,8 +6,8 @@ namespace Cathedra\Core\Space\Settle;
 
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
+use Cathedra\Core\Numeric\Union;
 use Cathedra\Core\Space\Passage;
-use Cathedra\Core\Space\Union;
 
 /**
  * Layers that lie on one another before and after and move alike are one stack: their corners are one node, or tied.

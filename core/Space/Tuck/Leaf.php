@@ -7,8 +7,8 @@ namespace Cathedra\Core\Space\Tuck;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
+use Cathedra\Core\Numeric\Union;
 use Cathedra\Core\Space\Passage;
-use Cathedra\Core\Space\Union;
 
 /**
  * A piece of folded paper that hangs on one line only, of creases or of a bend: it can be opened about that line as it

@@ -6,8 +6,8 @@ namespace Cathedra\Core\Space\Turn;
 
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
+use Cathedra\Core\Numeric\Union;
 use Cathedra\Core\Space\Passage;
-use Cathedra\Core\Space\Union;
 
 /**
  * The motion of a simple fold: every part that moves is mirrored in a line of creases beside paper that stays, and

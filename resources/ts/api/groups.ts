@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import { answer, client, type GroupInput } from './client'
-import { saveVersioned } from '../parts/saving'
+import { saveVersioned } from './saving'
 
 /** Who is signed in; an error with status 401 means nobody. */
 export const useMe = () =>

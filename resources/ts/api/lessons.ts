@@ -1,8 +1,8 @@
 import { useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import { answer, client, type LessonData, type LessonInput } from './client'
-import { mannerOf } from '../lessons/manner'
-import { KeptTheirs, saveVersioned } from '../parts/saving'
+import { mannerOf } from './manner'
+import { KeptTheirs, saveVersioned } from './saving'
 
 export const useHome = () => useQuery({ queryKey: ['home'], queryFn: () => answer(client.GET('/api/home')) })
 

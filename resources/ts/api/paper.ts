@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import { answer, client, type StockInput } from './client'
-import { saveVersioned } from '../parts/saving'
+import { saveVersioned } from './saving'
 
 export const useStocks = () => useQuery({ queryKey: ['stocks'], queryFn: () => answer(client.GET('/api/stocks')) })
 

@@ -941,18 +941,6 @@ export interface components {
             /** @description local date from which it is erased */
             until: string;
         };
-        FoldStandingData: {
-            /** @description How many of a group have made a kind of fold. */
-            kind: string;
-            /** @description learners who finished a model with it alone */
-            alone: number;
-            /** @description further learners who finished one with help */
-            helped: number;
-            /** @description learners of the group */
-            of: number;
-            /** @description at least half of them have made it */
-            known: boolean;
-        };
         GroupData: {
             id: number;
             name: string;
@@ -1011,73 +999,6 @@ export interface components {
             /** @description models finished by anybody of the group, alone or with help */
             finished: number;
         };
-        BlocksInput: {
-            /** @description every block once */
-            order: string[];
-            /** @description by block, where they are not as usual */
-            minutes: {
-                [key: string]: number;
-            };
-        };
-        CastData: {
-            /** @description by seat */
-            learners: number[];
-            /** @description besides the lead, who serve the queue by themselves */
-            helpers: number;
-            /** @description that are taught, in their order; seconds of showing, and of helping one who is stuck */
-            steps: {
-                step: number;
-                show: number;
-                help: number;
-                checkpoint: boolean;
-            }[];
-            /** @description of folding, by learner, by place in steps */
-            seconds: {
-                [key: string]: number[];
-            };
-            /** @description places in steps at which a learner who saw it shown gets stuck, by learner */
-            stuck: {
-                [key: string]: number[];
-            };
-            /** @description the same for one who missed it */
-            missed: {
-                [key: string]: number[];
-            };
-            /** @description seconds until the last is done, minutes waited for the next step and for help, each learner, by the rule "go on when this share has it" that is quickest for them */
-            best: {
-                finish: number;
-                idle: number;
-                queue: number;
-                gate: number;
-            };
-        };
-        ForecastData: {
-            /** @description A lesson rehearsed many times, and what would help it. */
-            runs: number;
-            learners: number;
-            now: components["schemas"]["OutlookData"];
-            /** @description what would help, most useful first: minutes sooner, and more of the learners done */
-            levers: {
-                /** @enum {string} */
-                name: "helper" | "squares" | "decorate" | "prepared" | "guides" | "forgiving" | "twice" | "cards" | "together" | "wait" | "split" | "way" | "easier" | "larger" | "paper";
-                minutes: number;
-                share: number;
-                steps: number | null;
-                way: components["schemas"]["LeverWay"] | null;
-                model: {
-                    slug: string;
-                    title: string;
-                    folds: string;
-                };
-                paper: {
-                    stock: number | null;
-                    title: string;
-                    mm: number | null;
-                };
-                then: components["schemas"]["OutlookData"];
-            }[];
-            source: string;
-        };
         HomeData: {
             next: components["schemas"]["LessonCard"] | null;
             coming: components["schemas"]["LessonCard"][];
@@ -1087,40 +1008,6 @@ export interface components {
                 group_id: number;
                 model_title: string;
                 names: string[];
-            }[];
-        };
-        LearnedData: {
-            /** @description that were learned from */
-            marks: number;
-            /** @description times an estimate, between which eight of ten truths lie before anything is seen */
-            before: {
-                low: number;
-                high: number;
-            };
-            folds: {
-                kind: string;
-                name: string;
-                estimate: number;
-                seconds: number;
-                low: number;
-                high: number;
-                marks: number;
-            }[];
-            groups: {
-                id: number;
-                name: string;
-                pace: number;
-                low: number;
-                high: number;
-                marks: number;
-            }[];
-            lessons: {
-                id: number;
-                title: string;
-                group: string;
-                starts_at: string;
-                marks: number;
-                odd: boolean;
             }[];
         };
         /** @description A lesson in one line, with the figure of each of its stages. */
@@ -1276,6 +1163,119 @@ export interface components {
             /** @description goes up with every change; send back the one that was changed */
             version: number;
         };
+        BlocksInput: {
+            /** @description every block once */
+            order: string[];
+            /** @description by block, where they are not as usual */
+            minutes: {
+                [key: string]: number;
+            };
+        };
+        CastData: {
+            /** @description by seat */
+            learners: number[];
+            /** @description besides the lead, who serve the queue by themselves */
+            helpers: number;
+            /** @description that are taught, in their order; seconds of showing, and of helping one who is stuck */
+            steps: {
+                step: number;
+                show: number;
+                help: number;
+                checkpoint: boolean;
+            }[];
+            /** @description of folding, by learner, by place in steps */
+            seconds: {
+                [key: string]: number[];
+            };
+            /** @description places in steps at which a learner who saw it shown gets stuck, by learner */
+            stuck: {
+                [key: string]: number[];
+            };
+            /** @description the same for one who missed it */
+            missed: {
+                [key: string]: number[];
+            };
+            /** @description seconds until the last is done, minutes waited for the next step and for help, each learner, by the rule "go on when this share has it" that is quickest for them */
+            best: {
+                finish: number;
+                idle: number;
+                queue: number;
+                gate: number;
+            };
+        };
+        FoldStandingData: {
+            /** @description How many of a group have made a kind of fold. */
+            kind: string;
+            /** @description learners who finished a model with it alone */
+            alone: number;
+            /** @description further learners who finished one with help */
+            helped: number;
+            /** @description learners of the group */
+            of: number;
+            /** @description at least half of them have made it */
+            known: boolean;
+        };
+        ForecastData: {
+            /** @description A lesson rehearsed many times, and what would help it. */
+            runs: number;
+            learners: number;
+            now: components["schemas"]["OutlookData"];
+            /** @description what would help, most useful first: minutes sooner, and more of the learners done */
+            levers: {
+                /** @enum {string} */
+                name: "helper" | "squares" | "decorate" | "prepared" | "guides" | "forgiving" | "twice" | "cards" | "together" | "wait" | "split" | "way" | "easier" | "larger" | "paper";
+                minutes: number;
+                share: number;
+                steps: number | null;
+                way: components["schemas"]["LeverWay"] | null;
+                model: {
+                    slug: string;
+                    title: string;
+                    folds: string;
+                };
+                paper: {
+                    stock: number | null;
+                    title: string;
+                    mm: number | null;
+                };
+                then: components["schemas"]["OutlookData"];
+            }[];
+            source: string;
+        };
+        LearnedData: {
+            /** @description that were learned from */
+            marks: number;
+            /** @description times an estimate, between which eight of ten truths lie before anything is seen */
+            before: {
+                low: number;
+                high: number;
+            };
+            folds: {
+                kind: string;
+                name: string;
+                estimate: number;
+                seconds: number;
+                low: number;
+                high: number;
+                marks: number;
+            }[];
+            groups: {
+                id: number;
+                name: string;
+                pace: number;
+                low: number;
+                high: number;
+                marks: number;
+            }[];
+            lessons: {
+                id: number;
+                title: string;
+                group: string;
+                starts_at: string;
+                marks: number;
+                odd: boolean;
+            }[];
+        };
         LeverWay: {
             /** @description Another way of a passage of a lesson, as something that would help. */
             model: string;
@@ -1394,40 +1394,6 @@ export interface components {
             creases_there: number[];
             /** @description what of the lesson cuts although that is not wanted, and what would do */
             against: string | null;
-        };
-        TermData: {
-            lessons: {
-                /** @description A row of lessons that could be made: when, which model, and why that one. */
-                starts_at: string;
-                model: string | null;
-                title: string;
-                why: string;
-                minutes: number | null;
-                chosen: boolean;
-            }[];
-        };
-        WaysData: {
-            /** @description the lesson takes the group, as chosen; null where no group is named */
-            minutes: number | null;
-            passages: {
-                name: string;
-                question: string | null;
-                alike: boolean;
-                first: number;
-                last: number;
-                options: {
-                    key: string;
-                    title: string;
-                    when: string | null;
-                    chosen: boolean;
-                    usual: boolean;
-                    steps: number;
-                    minutes: number | null;
-                    change: components["schemas"]["WayChange"] | null;
-                    hard: string[];
-                    picture: components["schemas"]["Drawing"];
-                }[];
-            }[];
         };
         /** @description A cutting plan for any squares from any paper of the cupboard. Lengths in mm. */
         BenchPlanData: {
@@ -1775,22 +1741,6 @@ export interface components {
             reasons: string[];
             /** @description no faults, but good to know: colour, print, light, grain */
             notes: string[];
-        };
-        FaultData: {
-            /** @description What may have gone wrong at a step, beside the right one. */
-            kind: string;
-            title: string;
-            /** @description what is to be seen of the right one, and not of this one */
-            see: string | null;
-            mend: string;
-            /** @description whether the next folds can be done with it all the same; empty where that is not known */
-            then: string;
-            drawing: components["schemas"]["Drawing"];
-            /** @description the picture shows it turned over: from the front it looks right */
-            behind: boolean;
-            score: number;
-            /** @description how often leads of this place saw a mistake of this kind */
-            seen: number;
         };
         FoldData: {
             /** @description as the sequence format writes it */
@@ -2181,6 +2131,22 @@ export interface components {
         };
         /** @enum {string} */
         EventKind: "started" | "moved" | "done" | "help" | "helped" | "away" | "came" | "left" | "taken-back" | "paused" | "resumed" | "finished-early" | "ended" | "reopened" | "corrected" | "noted" | "way-changed";
+        FaultData: {
+            /** @description What may have gone wrong at a step, beside the right one. */
+            kind: string;
+            title: string;
+            /** @description what is to be seen of the right one, and not of this one */
+            see: string | null;
+            mend: string;
+            /** @description whether the next folds can be done with it all the same; empty where that is not known */
+            then: string;
+            drawing: components["schemas"]["Drawing"];
+            /** @description the picture shows it turned over: from the front it looks right */
+            behind: boolean;
+            score: number;
+            /** @description how often leads of this place saw a mistake of this kind */
+            seen: number;
+        };
         /** @description How a learner ended with a model. */
         FinishData: {
             learner: number;
@@ -2234,6 +2200,40 @@ export interface components {
                 first: number;
                 was: number;
                 now: number;
+            }[];
+        };
+        TermData: {
+            lessons: {
+                /** @description A row of lessons that could be made: when, which model, and why that one. */
+                starts_at: string;
+                model: string | null;
+                title: string;
+                why: string;
+                minutes: number | null;
+                chosen: boolean;
+            }[];
+        };
+        WaysData: {
+            /** @description the lesson takes the group, as chosen; null where no group is named */
+            minutes: number | null;
+            passages: {
+                name: string;
+                question: string | null;
+                alike: boolean;
+                first: number;
+                last: number;
+                options: {
+                    key: string;
+                    title: string;
+                    when: string | null;
+                    chosen: boolean;
+                    usual: boolean;
+                    steps: number;
+                    minutes: number | null;
+                    change: components["schemas"]["WayChange"] | null;
+                    hard: string[];
+                    picture: components["schemas"]["Drawing"];
+                }[];
             }[];
         };
     };

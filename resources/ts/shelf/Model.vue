@@ -9,7 +9,7 @@ import FoldPicture from '../parts/FoldPicture.vue'
 import MotionDialog, { type Shown } from '../space/MotionDialog.vue'
 import SizeReckoner from './SizeReckoner.vue'
 import StringReckoner from './StringReckoner.vue'
-import WaysOfTeaching from './WaysOfTeaching.vue'
+import WaysOfTeaching from '../ways/WaysOfTeaching.vue'
 import WrongOnes from './WrongOnes.vue'
 
 const props = defineProps<{ slug: string }>()

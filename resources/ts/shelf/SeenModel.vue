@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { SheetMapData } from '../api/client'
 import { pickByKeys } from './pickByKeys'
-import type { View } from './sheetMap'
+import type { View } from '../decorate/sheetMap'
 
 /** The finished model from one view, made of the pieces of the sheet that are seen; a press picks a place. */
 const props = defineProps<{

@@ -10,7 +10,7 @@ import { type Finish, isFinished, type Outcome } from './log/outcomes'
 import { useDeeds } from './queue/deeds'
 import RefusedDeeds from './RefusedDeeds.vue'
 import { useLessonLog } from './useLessonLog'
-import WaysFolded from './WaysFolded.vue'
+import WaysFolded from '../ways/WaysFolded.vue'
 import WhatNext from './WhatNext.vue'
 
 /**

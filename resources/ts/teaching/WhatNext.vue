@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useGroups, useNextModels } from '../api/groups'
 import { useModels } from '../api/models'
-import FitOf from '../lessons/FitOf.vue'
+import FitOf from '../pacing/FitOf.vue'
 import FoldPicture from '../parts/FoldPicture.vue'
 
 /** What the group could fold next, and why, each with its picture. */

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Core\Cutting;
 
-use Cathedra\Core\Budget;
 use Cathedra\Core\Cutting\CutOrder;
 use Cathedra\Core\Cutting\CutPlanner;
 use Cathedra\Core\Cutting\CutRequest;
 use Cathedra\Core\Cutting\GuillotinePatterns;
-use Cathedra\Core\Cutting\Knapsack;
 use Cathedra\Core\Cutting\Prefer;
 use Cathedra\Core\Cutting\Tidying;
+use Cathedra\Core\Numeric\Budget;
+use Cathedra\Core\Numeric\Knapsack;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;

@@ -7,7 +7,7 @@ namespace Tests\Core\Diagram;
 use Cathedra\Core\Diagram\SceneBuilder;
 use Cathedra\Core\Diagram\Woven;
 use Cathedra\Core\Folding\FoldedState;
-use Cathedra\Core\Folding\Stacks;
+use Cathedra\Core\Folding\Reading\Stacks;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
 use PHPUnit\Framework\Attributes\DataProvider;

@@ -7,7 +7,7 @@ namespace Tests\Core\Diagram;
 use Cathedra\Core\Diagram\Scene;
 use Cathedra\Core\Diagram\SceneBuilder;
 use Cathedra\Core\Diagram\SvgRenderer;
-use Cathedra\Core\Folding\LayerDepth;
+use Cathedra\Core\Folding\Reading\LayerDepth;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Folds;
 

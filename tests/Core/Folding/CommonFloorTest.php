@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Tests\Core\Folding;
 
 use Cathedra\Core\Folding\Assignment;
-use Cathedra\Core\Folding\Division;
 use Cathedra\Core\Folding\Edge;
-use Cathedra\Core\Folding\FaceGraph;
 use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Folding\Pattern\Division;
+use Cathedra\Core\Folding\Pattern\FaceGraph;
+use Cathedra\Core\Folding\Reading\Side;
 use Cathedra\Core\Folding\Sheet;
-use Cathedra\Core\Folding\Side;
 use Cathedra\Core\Folding\SimpleFold;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core\Folding;
 
-use Cathedra\Core\Folding\Anatomy;
 use Cathedra\Core\Folding\FoldedState;
-use Cathedra\Core\Folding\Stacks;
+use Cathedra\Core\Folding\Reading\Anatomy;
+use Cathedra\Core\Folding\Reading\Stacks;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Sequence\BadSequence;
 use PHPUnit\Framework\Attributes\DataProvider;

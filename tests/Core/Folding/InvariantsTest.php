@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Core\Folding;
 
-use Cathedra\Core\Folding\Anatomy;
 use Cathedra\Core\Folding\Assignment;
 use Cathedra\Core\Folding\CannotFold;
 use Cathedra\Core\Folding\Edge;
 use Cathedra\Core\Folding\FoldedState;
-use Cathedra\Core\Folding\LayerOrder;
+use Cathedra\Core\Folding\Order\LayerOrder;
 use Cathedra\Core\Folding\Pattern;
-use Cathedra\Core\Folding\Shape;
+use Cathedra\Core\Folding\Pattern\Vertices;
+use Cathedra\Core\Folding\Reading\Anatomy;
+use Cathedra\Core\Folding\Reading\Shape;
 use Cathedra\Core\Folding\Sheet;
-use Cathedra\Core\Folding\Vertices;
 use Cathedra\Core\Geometry\Isometry;
 use Cathedra\Core\Geometry\Point;
 use PHPUnit\Framework\TestCase;

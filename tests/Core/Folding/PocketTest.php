@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Folding;
 
-use Cathedra\Core\Folding\Stacks;
+use Cathedra\Core\Folding\Reading\Stacks;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Sequence\BadSequence;
 use PHPUnit\Framework\Attributes\DataProvider;

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Tests\Core\Folding;
 
 use Cathedra\Core\Folding\CannotFold;
-use Cathedra\Core\Folding\Flaps;
 use Cathedra\Core\Folding\FoldedState;
-use Cathedra\Core\Folding\Outline;
+use Cathedra\Core\Folding\Order\Unfolding;
+use Cathedra\Core\Folding\Reading\Flaps;
+use Cathedra\Core\Folding\Reading\Outline;
+use Cathedra\Core\Folding\Reading\Side;
 use Cathedra\Core\Folding\Sheet;
-use Cathedra\Core\Folding\Side;
 use Cathedra\Core\Folding\SimpleFold;
-use Cathedra\Core\Folding\Unfolding;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use PHPUnit\Framework\TestCase;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Folding;
 
-use Cathedra\Core\Folding\Shape;
+use Cathedra\Core\Folding\Reading\Shape;
 use Cathedra\Core\Geometry\Isometry;
 use Cathedra\Core\Geometry\Point;
 use PHPUnit\Framework\Attributes\DataProvider;

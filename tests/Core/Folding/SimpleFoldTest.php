@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace Tests\Core\Folding;
 
-use Cathedra\Core\Folding\Anatomy;
 use Cathedra\Core\Folding\CannotFold;
-use Cathedra\Core\Folding\Flaps;
 use Cathedra\Core\Folding\FoldedState;
+use Cathedra\Core\Folding\Reading\Anatomy;
+use Cathedra\Core\Folding\Reading\Flaps;
+use Cathedra\Core\Folding\Reading\Side;
+use Cathedra\Core\Folding\Reading\Stacks;
 use Cathedra\Core\Folding\Sheet;
-use Cathedra\Core\Folding\Side;
 use Cathedra\Core\Folding\SimpleFold;
-use Cathedra\Core\Folding\Stacks;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
-use Cathedra\Core\Sequence\FoldedStep;
 use Cathedra\Core\Sequence\FoldKind;
+use Cathedra\Core\Sequence\Run\FoldedStep;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Folds;

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Core\Folding;
 
-use Cathedra\Core\Folding\BitClasses;
 use Cathedra\Core\Folding\CannotFold;
-use Cathedra\Core\Folding\Condition;
 use Cathedra\Core\Folding\FoldedState;
-use Cathedra\Core\Folding\OrderSolver;
-use Cathedra\Core\Folding\Overlaps;
-use Cathedra\Core\Folding\Refold;
+use Cathedra\Core\Folding\Order\BitClasses;
+use Cathedra\Core\Folding\Order\Condition;
+use Cathedra\Core\Folding\Order\OrderSolver;
+use Cathedra\Core\Folding\Order\Overlaps;
+use Cathedra\Core\Folding\Order\Refold;
+use Cathedra\Core\Folding\Reading\Side;
 use Cathedra\Core\Folding\Sheet;
-use Cathedra\Core\Folding\Side;
 use Cathedra\Core\Geometry\Isometry;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;

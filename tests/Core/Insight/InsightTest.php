@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Core\Insight;
 
-use Cathedra\Core\Folding\Direction;
-use Cathedra\Core\Folding\Pockets;
-use Cathedra\Core\Folding\Stacks;
+use Cathedra\Core\Folding\Reading\Direction;
+use Cathedra\Core\Folding\Reading\Pockets;
+use Cathedra\Core\Folding\Reading\Stacks;
 use Cathedra\Core\Insight\ModelInsight;
 use Cathedra\Core\Insight\Narrowest;
 use Cathedra\Core\Rules\Difficulty;
 use Cathedra\Core\Rules\FoldTable;
-use Cathedra\Core\Sequence\FoldedModel;
+use Cathedra\Core\Sequence\Run\FoldedModel;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Folds;
 

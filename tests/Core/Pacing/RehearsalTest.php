@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core\Pacing;
 
+use Cathedra\Core\Numeric\Normal;
 use Cathedra\Core\Pacing\BadPlan;
-use Cathedra\Core\Pacing\Normal;
 use Cathedra\Core\Pacing\Rehearsal\Answer;
 use Cathedra\Core\Pacing\Rehearsal\Chance;
 use Cathedra\Core\Pacing\Rehearsal\Rehearsal;

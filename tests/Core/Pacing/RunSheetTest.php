@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core\Pacing;
 
+use Cathedra\Core\Numeric\Normal;
 use Cathedra\Core\Pacing\BadPlan;
 use Cathedra\Core\Pacing\ModelLoad;
-use Cathedra\Core\Pacing\Normal;
 use Cathedra\Core\Pacing\Rehearsal\Answer;
 use Cathedra\Core\Pacing\Rehearsal\Forecast;
 use Cathedra\Core\Pacing\Room;

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Tests\Core\Sequence;
 
 use Cathedra\Core\Latest;
-use Cathedra\Core\Sequence\Beginnings;
-use Cathedra\Core\Sequence\Combinations;
-use Cathedra\Core\Sequence\Folder;
-use Cathedra\Core\Sequence\Loader;
-use Cathedra\Core\Sequence\Route;
+use Cathedra\Core\Sequence\Format\Loader;
+use Cathedra\Core\Sequence\Run\Folder;
+use Cathedra\Core\Sequence\Ways\Beginnings;
+use Cathedra\Core\Sequence\Ways\Combinations;
+use Cathedra\Core\Sequence\Ways\Route;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

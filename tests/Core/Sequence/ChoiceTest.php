@@ -6,12 +6,12 @@ namespace Tests\Core\Sequence;
 
 use Cathedra\Core\Folding\Sameness;
 use Cathedra\Core\Sequence\BadSequence;
-use Cathedra\Core\Sequence\Combinations;
-use Cathedra\Core\Sequence\FoldedModel;
-use Cathedra\Core\Sequence\Folder;
 use Cathedra\Core\Sequence\FoldKind;
-use Cathedra\Core\Sequence\Loader;
-use Cathedra\Core\Sequence\Route;
+use Cathedra\Core\Sequence\Format\Loader;
+use Cathedra\Core\Sequence\Run\FoldedModel;
+use Cathedra\Core\Sequence\Run\Folder;
+use Cathedra\Core\Sequence\Ways\Combinations;
+use Cathedra\Core\Sequence\Ways\Route;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Folds;

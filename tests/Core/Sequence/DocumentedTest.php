@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Core\Sequence;
 
-use Cathedra\Core\Sequence\FoldedModel;
-use Cathedra\Core\Sequence\Folder;
 use Cathedra\Core\Sequence\FoldKind;
-use Cathedra\Core\Sequence\Loader;
-use Cathedra\Core\Space\Forms;
+use Cathedra\Core\Sequence\Format\Loader;
+use Cathedra\Core\Sequence\Run\FoldedModel;
+use Cathedra\Core\Sequence\Run\Folder;
+use Cathedra\Core\Space\Form\Forms;
 use Cathedra\Core\Wording\StepText;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Sequence;
 
 use Cathedra\Core\Geometry\Point;
-use Cathedra\Core\Sequence\FoldedModel;
+use Cathedra\Core\Sequence\Run\FoldedModel;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Folds;
 

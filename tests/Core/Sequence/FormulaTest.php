@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tests\Core\Sequence;
 
 use Cathedra\Core\Sequence\BadSequence;
-use Cathedra\Core\Sequence\Folder;
-use Cathedra\Core\Sequence\Formula;
-use Cathedra\Core\Sequence\Loader;
+use Cathedra\Core\Sequence\Format\Formula;
+use Cathedra\Core\Sequence\Format\Loader;
+use Cathedra\Core\Sequence\Run\Folder;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Folds;

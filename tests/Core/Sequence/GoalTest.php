@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core\Sequence;
 
 use Cathedra\Core\Sequence\BadSequence;
-use Cathedra\Core\Sequence\Folder;
-use Cathedra\Core\Sequence\Loader;
+use Cathedra\Core\Sequence\Format\Loader;
+use Cathedra\Core\Sequence\Run\Folder;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Folds;

@@ -9,8 +9,10 @@ use Cathedra\Core\Diagram\SvgRenderer;
 use Cathedra\Core\Folding\FoldDocument;
 use Cathedra\Core\Folding\Sameness;
 use Cathedra\Core\Sequence\FoldKind;
-use Cathedra\Core\Sequence\Route;
+use Cathedra\Core\Sequence\Format\Loader;
+use Cathedra\Core\Sequence\Run\Folder;
 use Cathedra\Core\Sequence\Step;
+use Cathedra\Core\Sequence\Ways\Route;
 use Cathedra\Core\Wording\Look;
 use Cathedra\Core\Wording\Note;
 use Cathedra\Core\Wording\StepText;
@@ -203,7 +205,7 @@ final class LibraryTest extends TestCase
     {
         $small = Folds::library('helmet')->end()->box();
         $text = (string) file_get_contents(dirname(__DIR__, 3).'/library/models/helmet.yaml');
-        $large = \Cathedra\Core\Sequence\Folder::fold(\Cathedra\Core\Sequence\Loader::load('helmet', $text), 450.0)
+        $large = Folder::fold(Loader::load('helmet', $text), 450.0)
             ->end()
             ->box();
         self::assertEqualsWithDelta(3 * $small->width(), $large->width(), 1e-6);

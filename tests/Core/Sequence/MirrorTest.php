@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Tests\Core\Sequence;
 
 use Cathedra\Core\Folding\FoldedState;
-use Cathedra\Core\Folding\Stacks;
+use Cathedra\Core\Folding\Reading\Stacks;
 use Cathedra\Core\Geometry\Point;
-use Cathedra\Core\Sequence\Folder;
-use Cathedra\Core\Sequence\Loader;
+use Cathedra\Core\Sequence\Format\Loader;
+use Cathedra\Core\Sequence\Run\Folder;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Yaml\Yaml;

@@ -8,9 +8,9 @@ use Cathedra\Core\Diagram\SceneBuilder;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Segment;
 use Cathedra\Core\Sequence\BadSequence;
-use Cathedra\Core\Sequence\Folder;
+use Cathedra\Core\Sequence\Format\Loader;
 use Cathedra\Core\Sequence\Landmark\Nameable;
-use Cathedra\Core\Sequence\Loader;
+use Cathedra\Core\Sequence\Run\Folder;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Folds;
 

@@ -10,7 +10,7 @@ use Cathedra\Core\Insight\StepInsight;
 use Cathedra\Core\Rules\Difficulty;
 use Cathedra\Core\Rules\FoldTable;
 use Cathedra\Core\Sequence\BadSequence;
-use Cathedra\Core\Sequence\FoldedStep;
+use Cathedra\Core\Sequence\Run\FoldedStep;
 use Cathedra\Core\Wording\StepText;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Yaml\Yaml;

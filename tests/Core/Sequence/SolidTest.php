@@ -6,7 +6,7 @@ namespace Tests\Core\Sequence;
 
 use Cathedra\Core\Rules\Unit;
 use Cathedra\Core\Sequence\BadSequence;
-use Cathedra\Core\Sequence\Solid;
+use Cathedra\Core\Sequence\Form\Solid;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Folds;

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Tests\Core\Space;
 
 use Cathedra\Core\Sequence\BadSequence;
-use Cathedra\Core\Sequence\FoldedModel;
-use Cathedra\Core\Sequence\Folder;
-use Cathedra\Core\Sequence\Loader;
-use Cathedra\Core\Space\Forms;
-use Cathedra\Core\Space\FormSizes;
-use Cathedra\Core\Space\Piece;
+use Cathedra\Core\Sequence\Format\Loader;
+use Cathedra\Core\Sequence\Run\FoldedModel;
+use Cathedra\Core\Sequence\Run\Folder;
+use Cathedra\Core\Space\Form\Forms;
+use Cathedra\Core\Space\Form\FormSizes;
+use Cathedra\Core\Space\Mesh\Piece;
 use Cathedra\Core\Space\StepMotion;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

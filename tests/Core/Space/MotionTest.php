@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core\Space;
 
-use Cathedra\Core\Sequence\Combinations;
-use Cathedra\Core\Sequence\FoldedModel;
-use Cathedra\Core\Sequence\FoldedStep;
+use Cathedra\Core\Sequence\Run\FoldedModel;
+use Cathedra\Core\Sequence\Run\FoldedStep;
+use Cathedra\Core\Sequence\Ways\Combinations;
 use Cathedra\Core\Space\MotionDocument;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

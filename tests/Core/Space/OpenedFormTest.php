@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Space;
 
 use Cathedra\Core\Sequence\BadSequence;
-use Cathedra\Core\Space\OpenedForm;
+use Cathedra\Core\Space\Form\OpenedForm;
 use Cathedra\Core\Space\StepMotion;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Folds;

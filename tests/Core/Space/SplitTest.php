@@ -8,7 +8,7 @@ use Cathedra\Core\Diagram\Scene;
 use Cathedra\Core\Diagram\SceneBuilder;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
-use Cathedra\Core\Space\Split;
+use Cathedra\Core\Space\Mesh\Split;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;

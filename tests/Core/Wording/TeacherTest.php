@@ -7,7 +7,7 @@ namespace Tests\Core\Wording;
 use Cathedra\Core\Insight\ModelInsight;
 use Cathedra\Core\Rules\Difficulty;
 use Cathedra\Core\Rules\FoldTable;
-use Cathedra\Core\Sequence\FoldedModel;
+use Cathedra\Core\Sequence\Run\FoldedModel;
 use Cathedra\Core\Wording\SaidStep;
 use Cathedra\Core\Wording\Teacher;
 use PHPUnit\Framework\TestCase;

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Groups;
+
+use App\Models\Group;
+use App\Models\Learner;
+use App\Support\LibraryFiles;
+use Cathedra\Core\Progress\NextModels;
+
+/** A group with its learners, as screens read it. */
+final readonly class GroupSheet
+{
+    public function __construct(private LibraryFiles $files)
+    {
+    }
+
+    public function of(Group $group): GroupData
+    {
+        $group->loadMissing('learners');
+        $learners = array_map(
+            static fn (Learner $l): LearnerData => new LearnerData($l->id, $l->name, (int) $l->seat),
+            array_values($group->learners->all()),
+        );
+
+        return new GroupData(
+            $group->id,
+            $group->name,
+            $group->age_band,
+            $this->files->times()->ages[$group->age_band]['label'] ?? $group->age_band,
+            NextModels::OLDEST[$group->age_band] ?? null,
+            $group->helpers,
+            $group->table_size ?? $this->files->paperRules()->seats,
+            $learners,
+            $group->version,
+        );
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pacing;
+
+use App\Models\Lesson;
+use App\Programme\Programme;
+use App\Programme\ProgrammeItem;
+use App\Support\LibraryFiles;
+use Cathedra\Core\Pacing\Policies;
+use Cathedra\Core\Rules\PolicyOption;
+
+/** The policies of a lesson: what is chosen, what there is to choose, and what is said of it to the room. */
+final readonly class PoliciesOf
+{
+    public function __construct(private LibraryFiles $files)
+    {
+    }
+
+    public function chosen(Lesson $lesson): Policies
+    {
+        return Policies::of($this->files->policies(), $lesson->policies ?? [], $lesson->prepared);
+    }
+
+    public function data(Lesson $lesson, Programme $programme): PoliciesData
+    {
+        $table = $this->files->policies();
+        $chosen = $this->chosen($lesson);
+        $list = [];
+        foreach ($table->options as $policy => $options) {
+            $list[] = [
+                'key' => $policy,
+                'title' => $table->titles[$policy],
+                'chosen' => $chosen->chosen[$policy],
+                'options' => array_map(
+                    static fn (string $key, PolicyOption $option): array => [
+                        'key' => $key, 'title' => $option->title, 'why' => $option->why,
+                    ],
+                    array_keys($options),
+                    array_values($options),
+                ),
+            ];
+        }
+        $there = $lesson->square_in_lesson ? $chosen->there($programme->items[0]->diagonals) : [];
+
+        return new PoliciesData(
+            $list,
+            $chosen->prepared,
+            max(0, count($programme->items[0]->loads) - 1),
+            $chosen->says,
+            array_values(array_filter($there, static fn (int $step): bool => $step > $chosen->prepared)),
+            $this->against($chosen->chosen['cutting'], $lesson, $programme),
+        );
+    }
+
+    /** What of the lesson cuts although that is not wanted; null: nothing. */
+    private function against(string $cutting, Lesson $lesson, Programme $programme): ?string
+    {
+        $cuts = array_filter($programme->items, static fn (ProgrammeItem $item): bool => $item->facts->scissors);
+        $words = $this->files->words();
+
+        return match (true) {
+            $cutting !== 'model' && $cuts !== [] => $words->say('plan', 'model-cuts', [
+                'title' => reset($cuts)->facts->title,
+            ]),
+            $cutting === 'none' && $lesson->square_in_lesson && $lesson->method === 'scissors' => $words->say(
+                'plan',
+                'square-cuts',
+            ),
+            default => null,
+        };
+    }
+}
