@@ -40,21 +40,21 @@ final readonly class Account
         );
 
         return new AccountData(
-            $user->id,
-            $user->organisation_id,
-            $user->name,
-            $user->organisation->name,
-            $user->unit,
-            $user->organisation->directions->value,
-            $user->organisation->fold_names->value,
-            $user->organisation->letters,
-            $formats,
-            $bands,
-            Bounds::ofForms(),
-            array_column(Unit::cases(), 'value'),
-            array_column(PaperKind::cases(), 'value'),
-            array_column(PaperSides::cases(), 'value'),
-            self::ways($user),
+            id: $user->id,
+            organisation_id: $user->organisation_id,
+            name: $user->name,
+            organisation: $user->organisation->name,
+            unit: $user->unit,
+            directions: $user->organisation->directions->value,
+            fold_names: $user->organisation->fold_names->value,
+            letters: $user->organisation->letters,
+            formats: $formats,
+            age_bands: $bands,
+            bounds: Bounds::ofForms(),
+            units: array_column(Unit::cases(), 'value'),
+            paper_kinds: array_column(PaperKind::cases(), 'value'),
+            paper_sides: array_column(PaperSides::cases(), 'value'),
+            ways: self::ways($user),
         );
     }
 

@@ -125,12 +125,12 @@ final readonly class Bin
         $removed = CarbonImmutable::parse($thing->deleted_at);
 
         return new BinEntry(
-            BinKind::of($thing)->value,
-            $thing->id,
-            $this->title($thing),
-            $this->holdings->of($thing),
-            $removed->format('Y-m-d\TH:i'),
-            $removed->addDays(Bounds::BIN_DAYS)->format('Y-m-d'),
+            kind: BinKind::of($thing)->value,
+            id: $thing->id,
+            title: $this->title($thing),
+            holds: $this->holdings->of($thing),
+            removed: $removed->format('Y-m-d\TH:i'),
+            until: $removed->addDays(Bounds::BIN_DAYS)->format('Y-m-d'),
         );
     }
 

@@ -25,15 +25,15 @@ final readonly class GroupSheet
         );
 
         return new GroupData(
-            $group->id,
-            $group->name,
-            $group->age_band,
-            $this->files->times()->ages[$group->age_band]['label'] ?? $group->age_band,
-            NextModels::OLDEST[$group->age_band] ?? null,
-            $group->helpers,
-            $group->table_size ?? $this->files->paperRules()->seats,
-            $learners,
-            $group->version,
+            id: $group->id,
+            name: $group->name,
+            age_band: $group->age_band,
+            age_label: $this->files->times()->ages[$group->age_band]['label'] ?? $group->age_band,
+            oldest: NextModels::OLDEST[$group->age_band] ?? null,
+            helpers: $group->helpers,
+            table_size: $group->table_size ?? $this->files->paperRules()->seats,
+            learners: $learners,
+            version: $group->version,
         );
     }
 }

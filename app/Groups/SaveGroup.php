@@ -69,11 +69,11 @@ final readonly class SaveGroup
             'helpers' => (int) $of['helpers'],
         ];
         Versions::compare(
-            $group->version,
-            $seen,
-            'this group',
-            [...$of($group->getAttributes()), 'learners' => $known->pluck('name')->all()],
-            [...$of($given), 'learners' => array_column($list, 'name')],
+            now: $group->version,
+            seen: $seen,
+            what: 'this group',
+            theirs: [...$of($group->getAttributes()), 'learners' => $known->pluck('name')->all()],
+            mine: [...$of($given), 'learners' => array_column($list, 'name')],
         );
     }
 

@@ -53,25 +53,31 @@ final readonly class LessonSheet
         $sheets = $paper === null ? null : [$paper->sheets, $paper->short];
 
         return new LessonData(
-            $this->cardFrom($lesson, $sheets, $plan, $programme, $this->record->finished([$lesson])[$lesson->id] ?? 0),
-            $this->groups->of($lesson->group),
-            $this->setting($lesson, $programme),
-            array_map(self::model(...), $programme->items),
-            $paper,
-            new PlanData(
-                $plan->lines,
-                array_map(self::why(...), $plan->whys),
-                $this->plan->blocks($lesson, $programme),
-                LessonPlan::whole($plan->needed),
-                $lesson->minutes,
-                intdiv($plan->spare(), 60),
-                $plan->spare() >= 0,
-                $this->learned->said($lesson),
+            card: $this->cardFrom(
+                lesson: $lesson,
+                sheets: $sheets,
+                plan: $plan,
+                programme: $programme,
+                finished: $this->record->finished([$lesson])[$lesson->id] ?? 0,
             ),
-            $events,
-            $this->record->of($lesson, $log, $programme),
-            $this->rules(),
-            new LessonClock(
+            group: $this->groups->of($lesson->group),
+            setting: $this->setting($lesson, $programme),
+            models: array_map(self::model(...), $programme->items),
+            paper: $paper,
+            plan: new PlanData(
+                lines: $plan->lines,
+                why: array_map(self::why(...), $plan->whys),
+                blocks: $this->plan->blocks($lesson, $programme),
+                needed_minutes: LessonPlan::whole($plan->needed),
+                slot_minutes: $lesson->minutes,
+                spare_minutes: intdiv($plan->spare(), 60),
+                fits: $plan->spare() >= 0,
+                source: $this->learned->said($lesson),
+            ),
+            log: $events,
+            record: $this->record->of($lesson, $log, $programme),
+            rules: $this->rules(),
+            clock: new LessonClock(
                 $lesson->started_at?->getTimestampMs(),
                 $lesson->ended_at?->getTimestampMs(),
                 $lesson->bell()->getTimestampMs(),
@@ -97,7 +103,13 @@ final readonly class LessonSheet
             $sheets = $paper === null ? null : ($paper->fits() ? [$paper->sheets(), $paper->short()] : [0, 0]);
             $plan = $this->plan->of($lesson, $programme);
 
-            return $this->cardFrom($lesson, $sheets, $plan, $programme, $finished[$lesson->id] ?? 0);
+            return $this->cardFrom(
+                lesson: $lesson,
+                sheets: $sheets,
+                plan: $plan,
+                programme: $programme,
+                finished: $finished[$lesson->id] ?? 0,
+            );
         }, $lessons);
     }
 
@@ -110,54 +122,54 @@ final readonly class LessonSheet
         int $finished,
     ): LessonCard {
         return new LessonCard(
-            $lesson->id,
-            $programme->items[0]->slug,
-            $programme->title(),
-            $lesson->group_id,
-            $lesson->group->name,
-            $lesson->group->size(),
-            $lesson->starts_at->format('Y-m-d\TH:i'),
-            $lesson->minutes,
-            LessonPlan::whole($plan->needed),
-            $plan->spare() >= 0,
-            $lesson->status(),
-            $lesson->step,
-            $programme->steps(),
-            $lesson->paper_ready,
-            $lesson->used_paper === null ? $sheets[1] ?? null : 0,
-            $lesson->used_paper['sheets'] ?? ($sheets[0] ?? null),
-            $finished,
+            id: $lesson->id,
+            model: $programme->items[0]->slug,
+            model_title: $programme->title(),
+            group_id: $lesson->group_id,
+            group: $lesson->group->name,
+            learners: $lesson->group->size(),
+            starts_at: $lesson->starts_at->format('Y-m-d\TH:i'),
+            minutes: $lesson->minutes,
+            needed_minutes: LessonPlan::whole($plan->needed),
+            fits: $plan->spare() >= 0,
+            status: $lesson->status(),
+            step: $lesson->step,
+            steps: $programme->steps(),
+            paper_ready: $lesson->paper_ready,
+            paper_short: $lesson->used_paper === null ? $sheets[1] ?? null : 0,
+            sheets: $lesson->used_paper['sheets'] ?? ($sheets[0] ?? null),
+            finished: $finished,
         );
     }
 
     private static function model(ProgrammeItem $item): LessonModelData
     {
         return new LessonModelData(
-            $item->slug,
-            $item->facts->title,
-            (object) $item->ways,
-            $item->side,
-            $item->first,
-            count($item->loads),
-            $item->times,
-            (object) $item->own,
-            (object) $item->checkpoints,
+            slug: $item->slug,
+            title: $item->facts->title,
+            ways: (object) $item->ways,
+            side_mm: $item->side,
+            first: $item->first,
+            steps: count($item->loads),
+            times: $item->times,
+            own_times: (object) $item->own,
+            checkpoints: (object) $item->checkpoints,
         );
     }
 
     private function setting(Lesson $lesson, Programme $programme): LessonSetting
     {
         return new LessonSetting(
-            $lesson->helpers,
-            array_values($lesson->chosen->map(static fn (Stock $s): int => $s->id)->all()),
-            $lesson->method,
-            $lesson->square_in_lesson,
-            $lesson->prefer,
-            $lesson->helpers_cut,
-            $lesson->decorate,
-            $this->kits->offered($lesson, $programme),
-            $this->policies->data($lesson, $programme),
-            $lesson->version,
+            helpers: $lesson->helpers,
+            stock_ids: array_values($lesson->chosen->map(static fn (Stock $s): int => $s->id)->all()),
+            method: $lesson->method,
+            square_in_lesson: $lesson->square_in_lesson,
+            prefer: $lesson->prefer,
+            helpers_cut: $lesson->helpers_cut,
+            decorate: $lesson->decorate,
+            materials: $this->kits->offered($lesson, $programme),
+            policies: $this->policies->data($lesson, $programme),
+            version: $lesson->version,
         );
     }
 

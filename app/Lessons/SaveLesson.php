@@ -51,7 +51,7 @@ final readonly class SaveLesson
                 $lesson->setRawAttributes(Transaction::locked($lesson)->getAttributes(), true);
                 $lesson->unsetRelations();
                 $this->guard($lesson, $columns, $models);
-                $this->compare($lesson, $columns, $models, $stocks, $version);
+                $this->compare(lesson: $lesson, columns: $columns, models: $models, stocks: $stocks, version: $version);
                 $lesson->version++;
             }
             $lesson->fill($columns)->save();
@@ -144,6 +144,6 @@ final readonly class SaveLesson
         );
         $theirs['paper'] = array_map(intval(...), $lesson->chosen->modelKeys());
         $mine['paper'] = $stocks;
-        Versions::compare($lesson->version, $version, 'this lesson', $theirs, $mine);
+        Versions::compare(now: $lesson->version, seen: $version, what: 'this lesson', theirs: $theirs, mine: $mine);
     }
 }

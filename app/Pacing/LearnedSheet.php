@@ -61,11 +61,11 @@ final readonly class LearnedSheet
         }
 
         return new LearnedData(
-            $learned->marks,
-            ['low' => round($before->low, 2), 'high' => round($before->high, 2)],
-            $folds,
-            $groups,
-            $this->lessons($organisation),
+            marks: $learned->marks,
+            before: ['low' => round($before->low, 2), 'high' => round($before->high, 2)],
+            folds: $folds,
+            groups: $groups,
+            lessons: $this->lessons($organisation),
         );
     }
 

@@ -43,21 +43,21 @@ final readonly class LessonCast
         $by = static fn (array $of): object => (object) array_combine($learners, array_slice($of, 0, count($learners)));
 
         return new CastData(
-            $learners,
-            $lesson->helpers,
-            array_map(static fn (Block $block): array => [
+            learners: $learners,
+            helpers: $lesson->helpers,
+            steps: array_map(static fn (Block $block): array => [
                 'step' => $block->step ?? 0,
                 'show' => round($block->room->demo, 1),
                 'help' => round($block->room->help, 1),
                 'checkpoint' => $block->room->checkpoint,
             ], $blocks),
-            $by(array_map(
+            seconds: $by(array_map(
                 static fn (array $own): array => array_map(static fn (float $s): float => round($s, 1), $own),
                 $cast->seconds,
             )),
-            $by(array_map(static fn (array $own): array => array_keys(array_filter($own)), $cast->stuck)),
-            $by(array_map(static fn (array $own): array => array_keys(array_filter($own)), $cast->missed)),
-            [
+            stuck: $by(array_map(static fn (array $own): array => array_keys(array_filter($own)), $cast->stuck)),
+            missed: $by(array_map(static fn (array $own): array => array_keys(array_filter($own)), $cast->missed)),
+            best: [
                 'finish' => round($best->finish, 1),
                 'idle' => round($best->idle, 1),
                 'queue' => round($best->queue, 1),

@@ -63,10 +63,10 @@ final readonly class LessonForecast
         $forecast = $this->rehearsals->forecast($plan, $times, $this->files->policies(), $others);
 
         return new ForecastData(
-            count($forecast->now->answer->finishes),
-            $lesson->learners(),
-            OutlookData::of($forecast->now),
-            array_map(static fn (Lever $l): array => [
+            runs: count($forecast->now->answer->finishes),
+            learners: $lesson->learners(),
+            now: OutlookData::of($forecast->now),
+            levers: array_map(static fn (Lever $l): array => [
                 'name' => $l->name,
                 'minutes' => round($l->minutes, 1),
                 'share' => round($l->share, 3),
@@ -79,7 +79,7 @@ final readonly class LessonForecast
                     ?? ['stock' => null, 'title' => '', 'mm' => null],
                 'then' => OutlookData::of($l->then),
             ], $forecast->levers),
-            $this->learned->said($lesson),
+            source: $this->learned->said($lesson),
         );
     }
 
@@ -92,13 +92,13 @@ final readonly class LessonForecast
                 foreach ($passage['options'] as $option => $title) {
                     if ($option !== $passage['option']) {
                         $ways[] = new LeverWay(
-                            $item->slug,
-                            $passage['name'],
-                            $option,
-                            $passage['option'],
-                            $passage['title'],
-                            $title,
-                            $passage['first'],
+                            model: $item->slug,
+                            passage: $passage['name'],
+                            option: $option,
+                            was: $passage['option'],
+                            question: $passage['title'],
+                            title: $title,
+                            first: $passage['first'],
                         );
                         $seconds[] = $this->seconds(
                             $item,

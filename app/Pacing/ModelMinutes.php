@@ -54,13 +54,13 @@ final readonly class ModelMinutes
     {
         $group->loadMissing('learners');
         $plan = Plan::of(
-            ($this->room)($group),
-            [new ModelLoad($this->shelf->loads($slug, $ways))],
-            self::ANY_SLOT,
-            0,
-            'none',
-            Policies::usual(),
-            $this->files->teachingRules(),
+            room: ($this->room)($group),
+            models: [new ModelLoad($this->shelf->loads($slug, $ways))],
+            minutes: self::ANY_SLOT,
+            squaring: 0,
+            decorate: 'none',
+            policies: Policies::usual(),
+            rules: $this->files->teachingRules(),
         );
 
         $times = $this->learned->times($group->organisation_id);

@@ -56,20 +56,20 @@ final readonly class OutlookData
         $minutes = static fn (float $p): int => LessonPlan::whole((int) ceil($outlook->end($p)));
 
         return new self(
-            ['early' => $minutes(0.1), 'middle' => $minutes(0.5), 'late' => $minutes(0.9)],
-            round($outlook->answer->share ?? 0.0, 3),
-            round($outlook->everybody, 3),
-            round($outlook->answer->idle, 1),
-            round($outlook->answer->queue, 1),
-            round($outlook->answer->busy, 3),
-            array_map(static fn (array $w): array => ['t' => (int) round($w['t'])] + $w, $outlook->wave),
-            array_map(static fn (array $hold): array => [
+            finish: ['early' => $minutes(0.1), 'middle' => $minutes(0.5), 'late' => $minutes(0.9)],
+            share: round($outlook->answer->share ?? 0.0, 3),
+            everybody: round($outlook->everybody, 3),
+            idle: round($outlook->answer->idle, 1),
+            queue: round($outlook->answer->queue, 1),
+            busy: round($outlook->answer->busy, 3),
+            wave: array_map(static fn (array $w): array => ['t' => (int) round($w['t'])] + $w, $outlook->wave),
+            holds: array_map(static fn (array $hold): array => [
                 'step' => $hold['step'],
                 'minutes' => round($hold['wait'] / 60, 1),
                 'from' => (int) round($hold['to'] - $hold['wait']),
                 'to' => (int) round($hold['to']),
             ], $outlook->holds),
-            $outlook->until,
+            until: $outlook->until,
         );
     }
 }

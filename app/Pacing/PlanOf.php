@@ -30,14 +30,14 @@ final readonly class PlanOf
     public function __invoke(Lesson $lesson, Programme $programme, Room $room): Plan
     {
         return Plan::of(
-            $room,
-            $this->onPaper($lesson, $programme),
-            $lesson->minutes,
-            $this->squaring($lesson, $programme),
-            $lesson->decorate,
-            $this->policies->chosen($lesson),
-            $this->files->teachingRules(),
-            self::timeline($lesson),
+            room: $room,
+            models: $this->onPaper($lesson, $programme),
+            minutes: $lesson->minutes,
+            squaring: $this->squaring($lesson, $programme),
+            decorate: $lesson->decorate,
+            policies: $this->policies->chosen($lesson),
+            rules: $this->files->teachingRules(),
+            timeline: self::timeline($lesson),
         );
     }
 

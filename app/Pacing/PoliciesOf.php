@@ -45,12 +45,12 @@ final readonly class PoliciesOf
         $there = $lesson->square_in_lesson ? $chosen->there($programme->items[0]->diagonals) : [];
 
         return new PoliciesData(
-            $list,
-            $chosen->prepared,
-            max(0, count($programme->items[0]->loads) - 1),
-            $chosen->says,
-            array_values(array_filter($there, static fn (int $step): bool => $step > $chosen->prepared)),
-            $this->against($chosen->chosen['cutting'], $lesson, $programme),
+            list: $list,
+            prepared: $chosen->prepared,
+            most_prepared: max(0, count($programme->items[0]->loads) - 1),
+            says: $chosen->says,
+            creases_there: array_values(array_filter($there, static fn (int $step): bool => $step > $chosen->prepared)),
+            against: $this->against($chosen->chosen['cutting'], $lesson, $programme),
         );
     }
 

@@ -17,11 +17,11 @@ final readonly class RoomOf
     public function __invoke(Group $group, ?int $helpers = null): Room
     {
         return new Room(
-            max(1, $group->size()),
-            $helpers ?? $group->helpers,
-            $group->age_band,
-            $group->exists ? $this->knows->folds($group) : [],
-            $group->exists ? $this->learned->of($group->organisation_id)->pace((string) $group->id) : 1.0,
+            learners: max(1, $group->size()),
+            helpers: $helpers ?? $group->helpers,
+            ageBand: $group->age_band,
+            knows: $group->exists ? $this->knows->folds($group) : [],
+            pace: $group->exists ? $this->learned->of($group->organisation_id)->pace((string) $group->id) : 1.0,
         );
     }
 }

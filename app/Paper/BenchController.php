@@ -44,15 +44,21 @@ final class BenchController extends Controller
                     ob_get_level() > 0 && ob_flush();
                     flush();
                 };
-                $plan = $bench->plan($papers, $need, $method, $prefer, static function (
-                    float $share,
-                    string $what,
-                ) use (&$last, $send): void {
-                    if (microtime(true) - $last > 0.15) {
-                        $last = microtime(true);
-                        $send(['share' => round($share, 3), 'what' => $what]);
-                    }
-                });
+                $plan = $bench->plan(
+                    papers: $papers,
+                    need: $need,
+                    method: $method,
+                    prefer: $prefer,
+                    progress: static function (
+                        float $share,
+                        string $what,
+                    ) use (&$last, $send): void {
+                        if (microtime(true) - $last > 0.15) {
+                            $last = microtime(true);
+                            $send(['share' => round($share, 3), 'what' => $what]);
+                        }
+                    },
+                );
                 $send(['plan' => $plan]);
             },
             200,

@@ -36,13 +36,13 @@ final readonly class CutBench
         $kerf = $rules->kerf(Method::from($method));
         $pile = array_map(
             static fn (array $p): Stock => Stock::of(
-                $p[0]->name,
-                $p[0]->width_mm,
-                $p[0]->height_mm,
-                $p[1],
-                '',
-                $p[0]->trim_mm,
-                $p[0]->scrap,
+                name: $p[0]->name,
+                width: $p[0]->width_mm,
+                height: $p[0]->height_mm,
+                count: $p[1],
+                pointer: '',
+                trim: $p[0]->trim_mm,
+                scrap: $p[0]->scrap,
             ),
             $papers,
         );
@@ -52,7 +52,7 @@ final readonly class CutBench
             $sides[] = ['side' => $side, 'count' => $count];
         }
         $plan = CutPlanner::plan(
-            new CutRequest($pile, $sides, $kerf, 0.0, $prefer),
+            new CutRequest(stock: $pile, need: $sides, kerf: $kerf, trim: 0.0, prefer: $prefer),
             Work::bench()->budget(),
             fn (float $share, string $what) => $progress($share, $words->say('bench', $what)),
         );
@@ -71,23 +71,23 @@ final readonly class CutBench
         ['unmet' => $unmet] = $plan->toArray();
 
         return new BenchPlanData(
-            $this->title($plan, $patterns, $plan->sheets === [] ? $sides : self::met($plan)),
-            $patterns,
-            $plan->isFeasible(),
-            array_map(
+            title: $this->title($plan, $patterns, $plan->sheets === [] ? $sides : self::met($plan)),
+            patterns: $patterns,
+            feasible: $plan->isFeasible(),
+            unmet: array_map(
                 fn (array $u): string => $words->say('bench', 'unmet', ['n' => $u['count'],
                     'side' => $this->measure->say($u['side_mm']),
                 ]),
                 $unmet,
             ),
-            $plan->sheetsUsed(),
-            $cost === null || $cost <= 0.0 ? null : round($cost, 2),
-            $plan->isFeasible() && $plan->isProven(),
-            round($plan->gap(), 4),
-            (int) ceil(($strokes * $rules->cutSeconds(Method::from($method))) / 60),
-            $patterns === [] ? [] : $this->cut->how($method, $kerf),
-            $rules->caution(Method::from($method)),
-            $plan->area > 0 ? round(1 - $made / $plan->area, 4) : 0.0,
+            sheets: $plan->sheetsUsed(),
+            cost: $cost === null || $cost <= 0.0 ? null : round($cost, 2),
+            optimal: $plan->isFeasible() && $plan->isProven(),
+            gap: round($plan->gap(), 4),
+            minutes: (int) ceil(($strokes * $rules->cutSeconds(Method::from($method))) / 60),
+            steps: $patterns === [] ? [] : $this->cut->how($method, $kerf),
+            caution: $rules->caution(Method::from($method)),
+            waste: $plan->area > 0 ? round(1 - $made / $plan->area, 4) : 0.0,
         );
     }
 

@@ -47,18 +47,18 @@ final readonly class CutWords
         );
 
         return new CutPatternData(
-            $sheet->times,
-            $stock->name,
-            $stock->width,
-            $stock->height,
-            $this->measure->area($stock->width, $stock->height),
-            array_map(
+            times: $sheet->times,
+            stock: $stock->name,
+            width_mm: $stock->width,
+            height_mm: $stock->height,
+            size: $this->measure->area($stock->width, $stock->height),
+            squares: array_map(
                 fn (array $s): array => $s + ['side' => $this->measure->figure($s['side_mm'])],
                 $squares,
             ),
-            $lines,
-            $said,
-            array_map(
+            lines: $lines,
+            order: $said,
+            offcuts: array_map(
                 fn (array $o): array => [
                     'width_mm' => round($o['width'], 2),
                     'height_mm' => round($o['height'], 2),
@@ -67,7 +67,7 @@ final readonly class CutWords
                 ],
                 $offcuts,
             ),
-            $order->strokes($sheet->times, $stack),
+            strokes: $order->strokes($sheet->times, $stack),
         );
     }
 

@@ -57,12 +57,12 @@ final readonly class Kits
                 : [$strokes, $rules->cutSeconds(Method::from($lesson->method))];
         $kits = $paper->models === [] ? 0 : max(array_map(static fn ($m): int => $m->sets(), $paper->models));
         $work = Preparation::of(
-            $lesson->square_in_lesson || $paper->plan === null ? 0 : $cuts,
-            $each,
-            $kits,
-            $rules->sorting * max(1, count($paper->pieces)),
-            $people,
-            RunSheet::foldedBefore($programme->loads()[0], $lesson->prepared, $this->files->times()),
+            cuts: $lesson->square_in_lesson || $paper->plan === null ? 0 : $cuts,
+            secondsPerCut: $each,
+            kits: $kits,
+            secondsPerKit: $rules->sorting * max(1, count($paper->pieces)),
+            people: $people,
+            foldsPerKit: RunSheet::foldedBefore($programme->loads()[0], $lesson->prepared, $this->files->times()),
         );
         $open = ! $lesson->paper_ready && $lesson->ended_at === null;
 
@@ -183,14 +183,14 @@ final readonly class Kits
         $cuts = array_filter($programme->items, static fn (ProgrammeItem $i): bool => $i->facts->scissors) !== [];
 
         return new KitList(
-            $paper,
-            $lesson->learners(),
-            $seats,
-            $lesson->square_in_lesson,
-            $cuts,
-            $lesson->method,
-            $this->materials($lesson, $programme),
-            $lesson->prepared,
+            paper: $paper,
+            learners: $lesson->learners(),
+            seats: $seats,
+            squareInLesson: $lesson->square_in_lesson,
+            modelCuts: $cuts,
+            method: $lesson->method,
+            materials: $this->materials($lesson, $programme),
+            prepared: $lesson->prepared,
         );
     }
 }

@@ -102,12 +102,12 @@ final class MeasureController extends Controller
         ]);
 
         return response()->json($rulers->string(
-            $given['model'],
-            (float) $given['side'],
-            (int) $given['models'],
-            (float) $given['gap'],
-            (int) $given['goal'],
-            (int) $given['per_lesson'],
+            model: $given['model'],
+            side: (float) $given['side'],
+            models: (int) $given['models'],
+            gap: (float) $given['gap'],
+            goal: (int) $given['goal'],
+            perLesson: (int) $given['per_lesson'],
         ));
     }
 }

@@ -78,13 +78,13 @@ final readonly class Measures
         }
 
         return new MeasureData(
-            $model->title,
-            $side,
-            $this->measure->say($side),
-            array_values($predicted),
-            $solid?->value,
-            $solid === null ? null : $this->volume($solid, $lengths),
-            $readings,
+            model: $model->title,
+            side_mm: $side,
+            side: $this->measure->say($side),
+            predicted: array_values($predicted),
+            solid: $solid?->value,
+            volume: $solid === null ? null : $this->volume($solid, $lengths),
+            readings: $readings,
         );
     }
 

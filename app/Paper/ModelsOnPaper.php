@@ -122,12 +122,12 @@ final readonly class ModelsOnPaper
         );
 
         return new WillFoldData(
-            $worst->verdict,
-            $worst->side_mm,
-            $worst->stack_mm,
-            $worst->narrowest_mm,
-            $from(array_map(static fn (WillFoldData $w): array => $w->reasons, $judged)),
-            $from(array_filter(array_map(static fn (WillFoldData $w): array => $w->notes, $judged))),
+            verdict: $worst->verdict,
+            side_mm: $worst->side_mm,
+            stack_mm: $worst->stack_mm,
+            narrowest_mm: $worst->narrowest_mm,
+            reasons: $from(array_map(static fn (WillFoldData $w): array => $w->reasons, $judged)),
+            notes: $from(array_filter(array_map(static fn (WillFoldData $w): array => $w->notes, $judged))),
         );
     }
 

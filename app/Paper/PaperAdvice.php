@@ -33,14 +33,14 @@ final readonly class PaperAdvice
         $limits = $rules->limits($ageBand);
         $least = $rules->leastSheet($model->does);
         $judged = WillItFold::judge(
-            $model->most_layers,
-            $model->narrowest_per_side,
-            $caliper,
-            $side ?? $largest,
-            $largest,
-            $limits,
-            $least,
-            $rules->mustBearItself($model->does),
+            layers: $model->most_layers,
+            narrowestPerSide: $model->narrowest_per_side,
+            caliper: $caliper,
+            side: $side ?? $largest,
+            largest: $largest,
+            limits: $limits,
+            least: $least,
+            stiff: $rules->mustBearItself($model->does),
         );
         $does = implode(
             ', ',
@@ -76,12 +76,12 @@ final readonly class PaperAdvice
         }
 
         return new WillFoldData(
-            $judged->verdict,
-            round($judged->side, 1),
-            round($judged->stack, 2),
-            $judged->narrowest === null ? null : round($judged->narrowest, 1),
-            $reasons === [] ? [$words->say('paper', 'fold-fits', $with)] : $reasons,
-            $this->notes($record, $model),
+            verdict: $judged->verdict,
+            side_mm: round($judged->side, 1),
+            stack_mm: round($judged->stack, 2),
+            narrowest_mm: $judged->narrowest === null ? null : round($judged->narrowest, 1),
+            reasons: $reasons === [] ? [$words->say('paper', 'fold-fits', $with)] : $reasons,
+            notes: $this->notes($record, $model),
         );
     }
 

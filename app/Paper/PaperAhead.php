@@ -180,12 +180,12 @@ final readonly class PaperAhead
         );
 
         return new PaperAheadData(
-            $until->format('Y-m-d'),
-            $sums,
-            $rows,
-            $unplanned,
-            $cost === null ? null : round($cost, 2),
-            $saved,
+            until: $until->format('Y-m-d'),
+            stocks: $sums,
+            lessons: $rows,
+            unplanned: $unplanned,
+            cost: $cost === null ? null : round($cost, 2),
+            together: $saved,
         );
     }
 }

@@ -42,13 +42,13 @@ final readonly class PaperBench
     public static function pile(StockRecord $stock): Stock
     {
         return Stock::of(
-            $stock->name,
-            $stock->width_mm,
-            $stock->height_mm,
-            $stock->count,
-            '',
-            $stock->trim_mm,
-            $stock->scrap,
+            name: $stock->name,
+            width: $stock->width_mm,
+            height: $stock->height_mm,
+            count: $stock->count,
+            pointer: '',
+            trim: $stock->trim_mm,
+            scrap: $stock->scrap,
         );
     }
 
@@ -68,17 +68,17 @@ final readonly class PaperBench
             $model = $item->facts;
             $each = $learners * ($item->times + ($model->ratio === 1.0 ? $aside : 0));
             $models[] = new ModelPaper(
-                $model->title,
-                $model->ratio,
-                $model->parts,
-                $item->side,
-                $each,
-                Spares::needed(
+                title: $model->title,
+                ratio: $model->ratio,
+                parts: $model->parts,
+                side: $item->side,
+                learners: $each,
+                spares: Spares::needed(
                     $each,
                     $rules->spoilRate($model->difficulty),
                     $rules->spareRisk,
                 ),
-                $rules->practice,
+                practice: $rules->practice,
             );
         }
 
@@ -118,8 +118,8 @@ final readonly class PaperBench
         $side = $paper->sides[$cutModel === false ? 0 : $cutModel];
 
         return new PaperData(
-            StockData::of($main, $this->measure),
-            $problem !== null
+            stock: StockData::of($main, $this->measure),
+            takes: $problem !== null
                 ? []
                 : array_map(
                     fn (StockRecord $s, int $i): array => [
@@ -132,21 +132,21 @@ final readonly class PaperBench
                     $records,
                     array_keys($records),
                 ),
-            $lesson->method,
-            $this->models->of($lesson, $paper, $programme),
-            $side,
-            $this->measure->say($side),
-            $this->measure->say($side * M_SQRT2),
-            $this->measure->say($paper->pile[0]->largest()),
-            $byDiagonal,
-            round($squaring->strip, 3),
-            $this->measure->area($squaring->strip, $side),
-            $this->measure->list($squaring->further),
-            $this->models->spares($paper, $programme),
-            $problem === null ? $paper->sheets() : 0,
-            $problem === null ? $paper->short() : 0,
-            $problem === null ? $cost : null,
-            array_map(
+            method: $lesson->method,
+            models: $this->models->of($lesson, $paper, $programme),
+            side_mm: $side,
+            side: $this->measure->say($side),
+            diagonal: $this->measure->say($side * M_SQRT2),
+            largest: $this->measure->say($paper->pile[0]->largest()),
+            by_diagonal: $byDiagonal,
+            strip_mm: round($squaring->strip, 3),
+            strip: $this->measure->area($squaring->strip, $side),
+            further: $this->measure->list($squaring->further),
+            spare_reason: $this->models->spares($paper, $programme),
+            sheets: $problem === null ? $paper->sheets() : 0,
+            short: $problem === null ? $paper->short() : 0,
+            cost: $problem === null ? $cost : null,
+            pieces: array_map(
                 fn (array $p): array => [
                     'title' => $p['title'],
                     'side_mm' => $p['side'],
@@ -156,8 +156,8 @@ final readonly class PaperBench
                 ],
                 $paper->pieces,
             ),
-            $patterns,
-            array_map(
+            patterns: $patterns,
+            uncut: array_map(
                 fn (array $u): array => [
                     'title' => $paper->models[$u['model']]->title,
                     'stock' => $paper->pile[$u['stock']]->name,
@@ -171,17 +171,17 @@ final readonly class PaperBench
                 ],
                 $paper->uncut,
             ),
-            $paper->plan?->isProven() ?? true,
-            round($paper->plan?->gap() ?? 0.0, 4),
-            $problem === null ? $this->choices->of($lesson, $paper, $records, $this->kerf($lesson)) : [],
-            $this->kits->prepare($lesson, $paper, $strokes, $programme),
-            $problem === null ? $this->kits->toDo($lesson, $paper, $programme) : [],
-            $this->steps($paper, $byDiagonal ? $policies : null, $lesson),
-            $rules->caution(Method::from($lesson->method)),
-            $problem,
-            $rules->practice,
-            $this->largestForAll($paper, $this->kerf($lesson)),
-            $byDiagonal && $squaring->strip > 0
+            optimal: $paper->plan?->isProven() ?? true,
+            gap: round($paper->plan?->gap() ?? 0.0, 4),
+            choices: $problem === null ? $this->choices->of($lesson, $paper, $records, $this->kerf($lesson)) : [],
+            prepare: $this->kits->prepare($lesson, $paper, $strokes, $programme),
+            list: $problem === null ? $this->kits->toDo($lesson, $paper, $programme) : [],
+            steps: $this->steps($paper, $byDiagonal ? $policies : null, $lesson),
+            caution: $rules->caution(Method::from($lesson->method)),
+            problem: $problem,
+            practice: $rules->practice,
+            largest_for_all: $this->largestForAll($paper, $this->kerf($lesson)),
+            squaring: $byDiagonal && $squaring->strip > 0
                 ? SquaringPictures::of($main->width_mm, $main->height_mm, $policies)
                 : [],
         );

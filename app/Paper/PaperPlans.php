@@ -45,7 +45,13 @@ final class PaperPlans
             $kept = $this->cache->get($key);
             $this->known[$key] = $kept instanceof LessonPaper
                 ? $kept
-                : LessonPaper::for($pile, $models, $kerf, $prefer, $work->budget(...));
+                : LessonPaper::for(
+                    pile: $pile,
+                    models: $models,
+                    kerf: $kerf,
+                    prefer: $prefer,
+                    work: $work->budget(...),
+                );
             // An answer that the clock cut short is good for now, but not kept.
             if (! $kept instanceof LessonPaper && $this->known[$key]->plan?->verdict !== Verdict::CutShort) {
                 $this->cache->put($key, $this->known[$key], self::KEEP_SECONDS);

@@ -76,7 +76,16 @@ final readonly class Rulers
         $of = $this->shelf->facts($model);
         $height = ($of->measures['height'] ?? $of->height_per_side) * $side;
         $area = $side ** 2 * max($of->ratio, 1 / $of->ratio);
-        $string = DisplayString::of($models, $height, $gap, self::KNOTS, $area, self::GRAMMAGE, $goal, $perLesson);
+        $string = DisplayString::of(
+            models: $models,
+            height: $height,
+            gap: $gap,
+            knots: self::KNOTS,
+            sheetArea: $area,
+            grammage: self::GRAMMAGE,
+            goal: $goal,
+            perLesson: $perLesson,
+        );
 
         return [
             'length_mm' => round($string->length, 1),

@@ -41,7 +41,7 @@ final class SaveStock
                 $mine[$said] = $given[$column];
             }
             $seen = isset($given['version']) ? (int) $given['version'] : null;
-            Versions::compare($locked->version, $seen, 'this paper', $theirs, $mine);
+            Versions::compare(now: $locked->version, seen: $seen, what: 'this paper', theirs: $theirs, mine: $mine);
             $locked->fill(array_diff_key($given, ['version' => 0]));
             $locked->version++;
             $locked->save();

@@ -55,13 +55,13 @@ final readonly class Shortage
         }
         $bare = array_map(
             static fn (ModelPaper $m): ModelPaper => new ModelPaper(
-                $m->title,
-                $m->ratio,
-                $m->parts,
-                $m->side,
-                $m->learners,
-                0,
-                0,
+                title: $m->title,
+                ratio: $m->ratio,
+                parts: $m->parts,
+                side: $m->side,
+                learners: $m->learners,
+                spares: 0,
+                practice: 0,
             ),
             $paper->models,
         );
@@ -92,10 +92,10 @@ final readonly class Shortage
                 ->get() as $stock
         ) {
             $with = $this->plans->for(
-                [...$paper->pile, PaperBench::pile($stock)],
-                $paper->models,
-                $kerf,
-                Prefer::Least, Work::offer());
+                pile: [...$paper->pile, PaperBench::pile($stock)],
+                models: $paper->models,
+                kerf: $kerf,
+                prefer: Prefer::Least, work: Work::offer());
             $n = $with->takes[count($paper->pile)] ?? 0;
             if ($with->short() === 0 && $with->fits() && $n > 0) {
                 $choices[$this->files->words()->say('paper', 'choice-also', ['n' => $n, 'name' => $stock->name])] = $n;

@@ -63,11 +63,11 @@ final class StockController extends Controller
         return response()->json(
             $changes->map(
                 static fn (StockChange $c): StockChangeData => new StockChangeData(
-                    $c->id,
-                    $c->sheets,
-                    $c->why,
-                    $c->at->format('Y-m-d\TH:i'),
-                    $c->undone_at !== null,
+                    id: $c->id,
+                    sheets: $c->sheets,
+                    why: $c->why,
+                    at: $c->at->format('Y-m-d\TH:i'),
+                    undone: $c->undone_at !== null,
                 ),
             ),
         );

@@ -95,11 +95,11 @@ final readonly class Programme
     {
         return array_map(
             static fn (ProgrammeItem $i): ModelLoad => new ModelLoad(
-                $i->loads,
-                $i->diagonals,
-                $i->times,
-                $i->side ?? ModelLoad::SIDE,
-                $i->own,
+                steps: $i->loads,
+                diagonals: $i->diagonals,
+                times: $i->times,
+                side: $i->side ?? ModelLoad::SIDE,
+                own: $i->own,
             ),
             $this->items,
         );
@@ -129,17 +129,17 @@ final readonly class Programme
         }
 
         return new ProgrammeItem(
-            $slug,
-            $ways,
-            $model->side_mm,
-            $first,
-            array_values($loads),
-            $shelf->facts($slug),
-            $shelf->passages($slug, $ways),
-            $shelf->diagonals($slug, $ways),
-            $model->times,
-            array_filter($model->own_times ?? [], $there, ARRAY_FILTER_USE_KEY),
-            $checkpoints,
+            slug: $slug,
+            ways: $ways,
+            side: $model->side_mm,
+            first: $first,
+            loads: array_values($loads),
+            facts: $shelf->facts($slug),
+            passages: $shelf->passages($slug, $ways),
+            diagonals: $shelf->diagonals($slug, $ways),
+            times: $model->times,
+            own: array_filter($model->own_times ?? [], $there, ARRAY_FILTER_USE_KEY),
+            checkpoints: $checkpoints,
         );
     }
 }

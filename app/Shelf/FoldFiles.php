@@ -84,16 +84,16 @@ final readonly class FoldFiles
         $box = $state->box();
 
         return new PatternData(
-            $import->title,
-            $state->faceCount(),
-            Anatomy::of($state)->mostLayers(),
-            [round($import->flat->sheet->width, 2), round($import->flat->sheet->height, 2)],
-            [round($box->width(), 2), round($box->height(), 2)],
-            PatternScene::of($state)->drawing()->toArray(),
-            SceneBuilder::ofState($state)->drawing()->toArray(),
-            SceneBuilder::ofState($state->turnedOver())->drawing()->toArray(),
-            Look::ofState($state, $this->files->words()),
-            self::json(
+            title: $import->title,
+            faces: $state->faceCount(),
+            most_layers: Anatomy::of($state)->mostLayers(),
+            sheet: [round($import->flat->sheet->width, 2), round($import->flat->sheet->height, 2)],
+            size: [round($box->width(), 2), round($box->height(), 2)],
+            pattern: PatternScene::of($state)->drawing()->toArray(),
+            front: SceneBuilder::ofState($state)->drawing()->toArray(),
+            behind: SceneBuilder::ofState($state->turnedOver())->drawing()->toArray(),
+            checks: Look::ofState($state, $this->files->words()),
+            document: self::json(
                 FoldDocument::of($import->title, $import->flat, [
                     ['state' => $state, 'fold' => 'import', 'text' => 'The crease pattern, folded.'],
                 ]),

@@ -61,10 +61,10 @@ final readonly class FoldShelf
         $fold = $guidance->folds[$kind] ?? null;
 
         return $fold === null ? null : new FoldPageData(
-            $this->fold($fold),
-            $this->pictures($kind),
-            in_array(FoldKind::from($kind), self::TWO_SIDES, true) ? $this->twoSides() : [],
-            array_map(static fn (array $entry): array => [
+            fold: $this->fold($fold),
+            pictures: $this->pictures($kind),
+            two_sides: in_array(FoldKind::from($kind), self::TWO_SIDES, true) ? $this->twoSides() : [],
+            taught_in: array_map(static fn (array $entry): array => [
                 'slug' => $entry['slug'],
                 'title' => $entry['title'],
                 'difficulty' => $entry['difficulty'],
@@ -72,7 +72,7 @@ final readonly class FoldShelf
                 'way' => $entry['way'],
                 'steps' => array_column($entry['steps'][$kind], 'number'),
             ], $this->teaching($kind)),
-            $guidance->source,
+            source: $guidance->source,
         );
     }
 
@@ -88,23 +88,23 @@ final readonly class FoldShelf
         }
 
         return new FoldData(
-            $of->kind,
-            $name($of->kind),
-            $of->what,
-            $of->hold,
-            $of->press,
-            $of->stop,
-            $of->wrong,
-            $of->safer,
-            FoldKind::from($of->kind)->isFold(),
-            (int) round($table->seconds[$of->kind]['fold']),
-            (int) round($table->seconds[$of->kind]['show']),
-            array_map(
+            kind: $of->kind,
+            name: $name($of->kind),
+            what: $of->what,
+            hold: $of->hold,
+            press: $of->press,
+            stop: $of->stop,
+            wrong: $of->wrong,
+            safer: $of->safer,
+            is_fold: FoldKind::from($of->kind)->isFold(),
+            fold_seconds: (int) round($table->seconds[$of->kind]['fold']),
+            show_seconds: (int) round($table->seconds[$of->kind]['show']),
+            before: array_map(
                 static fn (string $kind): array => ['kind' => $kind, 'name' => $name($kind)],
                 $table->buildsOn[$of->kind] ?? [],
             ),
-            count(array_unique(array_column($teaching, 'slug'))),
-            max($levels),
+            models: count(array_unique(array_column($teaching, 'slug'))),
+            hardest: max($levels),
         );
     }
 

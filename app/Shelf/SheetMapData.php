@@ -73,9 +73,9 @@ final readonly class SheetMapData
         }
 
         return new self(
-            $end->sheet->width,
-            $end->sheet->height,
-            array_map(static fn (SeenPart $part): array => [
+            width: $end->sheet->width,
+            height: $end->sheet->height,
+            parts: array_map(static fn (SeenPart $part): array => [
                 'view' => $part->view->value,
                 'side' => $part->side->value,
                 'sheet' => array_map($pair, $part->onSheet->points),
@@ -86,7 +86,7 @@ final readonly class SheetMapData
                 'up' => [round($part->up->x, 4), round($part->up->y, 4)],
                 'group' => $part->group,
             ], $map->parts),
-            array_map(static fn (array $line): array => [
+            outlines: array_map(static fn (array $line): array => [
                 'view' => $line['view']->value,
                 'side' => $line['side']->value,
                 'from' => $pair($line['at']->a),
@@ -94,7 +94,7 @@ final readonly class SheetMapData
                 'model_from' => $pair($line['place']->of($line['at']->a)),
                 'model_to' => $pair($line['place']->of($line['at']->b)),
             ], $map->outlines()),
-            $seen,
+            seen: $seen,
         );
     }
 }

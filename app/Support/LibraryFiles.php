@@ -191,13 +191,13 @@ final class LibraryFiles
 
         return array_map(
             static fn (array $m): Material => new Material(
-                $m['key'],
-                $m['name'],
-                $m['per'],
-                (float) $m['number'],
-                $m['caution'],
-                $m['not_for'] ?? [],
-                $m['instead'] ?? null,
+                key: $m['key'],
+                name: $m['name'],
+                per: $m['per'],
+                number: (float) $m['number'],
+                caution: $m['caution'],
+                notFor: $m['not_for'] ?? [],
+                instead: $m['instead'] ?? null,
             ),
             $data['materials'],
         );

@@ -32,7 +32,14 @@ final readonly class ChangeWay
             throw BadEvent::at('way', 'This model does not offer that way.');
         }
 
-        return $this->between($slug, $item->ways, $passage, $from, $option, $item->first);
+        return $this->between(
+            slug: $slug,
+            ways: $item->ways,
+            passage: $passage,
+            from: $from,
+            option: $option,
+            begins: $item->first,
+        );
     }
 
     /**
@@ -56,7 +63,14 @@ final readonly class ChangeWay
             $this->shelf->parting($slug, $ways, [...$ways, $passage => $option]),
         );
 
-        return WayChange::of($slug, $passage, $from, $option, $begins, $spans);
+        return WayChange::of(
+            model: $slug,
+            passage: $passage,
+            from: $from,
+            option: $option,
+            begins: $begins,
+            spans: $spans,
+        );
     }
 
     /**

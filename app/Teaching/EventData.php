@@ -46,22 +46,22 @@ final readonly class EventData
     public static function of(Event $event, ?string $by): self
     {
         return new self(
-            $event->key,
-            $event->kind->value,
-            $event->number,
-            $event->atMs,
-            $event->origin->device,
-            $event->origin->after,
-            $event->learner,
-            $event->step,
-            $event->cancels,
-            $event->model === null || $event->outcome === null
+            key: $event->key,
+            kind: $event->kind->value,
+            number: $event->number,
+            at_ms: $event->atMs,
+            device: $event->origin->device,
+            after: $event->origin->after,
+            learner: $event->learner,
+            step: $event->step,
+            cancels: $event->cancels,
+            correction: $event->model === null || $event->outcome === null
                 ? null
                 : new CorrectionData($event->model, $event->outcome->finish->value, $event->outcome->step),
-            $event->text,
-            $event->way === null ? null : new WayChangeData($event->way),
-            $event->marks?->value,
-            $by,
+            text: $event->text,
+            way: $event->way === null ? null : new WayChangeData($event->way),
+            marks: $event->marks?->value,
+            by: $by,
         );
     }
 }

@@ -124,12 +124,12 @@ final class EventRequest extends ApiRequest
         $spans = $given['spans'];
         try {
             return WayChange::of(
-                (string) $given['model'],
-                (string) $given['passage'],
-                (string) $given['from'],
-                (string) $given['option'],
-                (int) $given['begins'],
-                array_map(
+                model: (string) $given['model'],
+                passage: (string) $given['passage'],
+                from: (string) $given['from'],
+                option: (string) $given['option'],
+                begins: (int) $given['begins'],
+                spans: array_map(
                     static fn (array $s): array => [
                         'first' => (int) $s['first'],
                         'was' => (int) $s['was'],

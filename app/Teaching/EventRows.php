@@ -103,12 +103,12 @@ final class EventRows
         $finish = $row->finish === null ? null : Finish::from($row->finish);
 
         return Event::of(
-            $row->key,
-            EventKind::from($row->kind),
-            new Origin($row->device, self::ms($row->device_at), $row->after_number, $row->user_id),
-            $row->number,
-            self::ms($row->at),
-            [
+            key: $row->key,
+            kind: EventKind::from($row->kind),
+            origin: new Origin($row->device, self::ms($row->device_at), $row->after_number, $row->user_id),
+            number: $row->number,
+            atMs: self::ms($row->at),
+            with: [
                 'learner' => $row->learner_id,
                 'step' => $row->step,
                 'cancels' => $row->cancels,
@@ -128,12 +128,12 @@ final class EventRows
         $way = json_decode($json, true, flags: JSON_THROW_ON_ERROR);
 
         return WayChange::of(
-            $way['model'],
-            $way['passage'],
-            $way['from'],
-            $way['option'],
-            $way['begins'],
-            $way['spans'],
+            model: $way['model'],
+            passage: $way['passage'],
+            from: $way['from'],
+            option: $way['option'],
+            begins: $way['begins'],
+            spans: $way['spans'],
         );
     }
 

@@ -45,15 +45,15 @@ final readonly class FaultData
     public function weighed(float $factor, int $seen): self
     {
         return new self(
-            $this->kind,
-            $this->title,
-            $this->see,
-            $this->mend,
-            $this->then,
-            $this->drawing,
-            $this->behind,
-            round($this->score * $factor, 3),
-            $seen,
+            kind: $this->kind,
+            title: $this->title,
+            see: $this->see,
+            mend: $this->mend,
+            then: $this->then,
+            drawing: $this->drawing,
+            behind: $this->behind,
+            score: round($this->score * $factor, 3),
+            seen: $seen,
         );
     }
 }

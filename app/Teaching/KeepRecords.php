@@ -26,7 +26,14 @@ final class KeepRecords
         foreach ($outcomes->records as $learner => $own) {
             foreach ($own as $model => $outcome) {
                 $row = $known[$learner][$model] ?? null;
-                $this->keep($lesson, $learner, $model, $outcome, $ways->find($learner, $model), $row);
+                $this->keep(
+                    lesson: $lesson,
+                    learner: $learner,
+                    model: $model,
+                    outcome: $outcome,
+                    ways: $ways->find($learner, $model),
+                    row: $row,
+                );
                 unset($known[$learner][$model]);
             }
         }

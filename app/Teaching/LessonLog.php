@@ -178,12 +178,12 @@ final readonly class LessonLog
         $correction = $deed['correction'];
 
         return Event::of(
-            $deed['key'],
-            $deed['kind'],
-            new Origin($deed['device'], $deed['device_ms'], $deed['after'], $who->id),
-            $number,
-            $nowMs,
-            [
+            key: $deed['key'],
+            kind: $deed['kind'],
+            origin: new Origin($deed['device'], $deed['device_ms'], $deed['after'], $who->id),
+            number: $number,
+            atMs: $nowMs,
+            with: [
                 'learner' => $deed['learner'],
                 'step' => $deed['step'],
                 'cancels' => $deed['cancels'],

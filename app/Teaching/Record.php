@@ -61,7 +61,13 @@ final class Record
     /** @param  list<array{title: string, way: string}>  $ways */
     private static function finish(int $learner, string $model, Outcome $outcome, array $ways = []): FinishData
     {
-        return new FinishData($learner, $model, $outcome->finish->value, $outcome->step, $ways);
+        return new FinishData(
+            learner: $learner,
+            model: $model,
+            outcome: $outcome->finish->value,
+            step: $outcome->step,
+            ways: $ways,
+        );
     }
 
     /**

@@ -51,11 +51,11 @@ final readonly class StepFaults
         return $this->shelf->keepOf($model, $ways, "faults-$step", fn (): array => array_map(
             $this->said(...),
             Faults::of(
-                $this->files->sequence($model, $ways),
-                $step,
-                $this->files->faults(),
-                $this->files->words(($this->manner)()),
-                ModelShelf::SIDE,
+                sequence: $this->files->sequence($model, $ways),
+                number: $step,
+                table: $this->files->faults(),
+                words: $this->files->words(($this->manner)()),
+                shortSide: ModelShelf::SIDE,
             ),
         ));
     }
@@ -66,22 +66,22 @@ final readonly class StepFaults
         $behind = $fault->seen === 'behind';
 
         return new FaultData(
-            $fault->kind->value,
-            $words->say('faults', $fault->kind->value),
-            match (true) {
+            kind: $fault->kind->value,
+            title: $words->say('faults', $fault->kind->value),
+            see: match (true) {
                 $fault->tells !== null => $words->say('faults', 'see', ['line' => $fault->tells]),
                 $fault->seen === null => $words->say('faults', 'alike'),
                 default => null,
             },
-            $words->say('faults', $fault->action()),
-            match (true) {
+            mend: $words->say('faults', $fault->action()),
+            then: match (true) {
                 $fault->stops !== null => $words->say('faults', 'stops', ['step' => $fault->stops]),
                 $fault->goesOn => $words->say('faults', 'unnoticed'),
                 default => '', // whether it stops is not known, so nothing is said
             },
-            SceneBuilder::ofState($behind ? $fault->state->turnedOver() : $fault->state)->drawing()->toArray(),
-            $behind,
-            $fault->score,
+            drawing: SceneBuilder::ofState($behind ? $fault->state->turnedOver() : $fault->state)->drawing()->toArray(),
+            behind: $behind,
+            score: $fault->score,
         );
     }
 }

@@ -53,12 +53,28 @@ final readonly class Calendar
                 'sheets' => $paper->sheets ?? 0,
             ];
             $from = $lesson->starts_at;
-            $this->add($calendar, "lesson-{$lesson->id}", $lesson, $from, $lesson->bell(), 'lesson', $with);
+            $this->add(
+                calendar: $calendar,
+                id: "lesson-{$lesson->id}",
+                lesson: $lesson,
+                from: $from,
+                to: $lesson->bell(),
+                what: 'lesson',
+                with: $with,
+            );
             $by = $paper?->prepare->start_by;
             if ($by !== null) {
                 $begin = CarbonImmutable::parse($by);
                 $end = $begin->addMinutes(max(1, $paper->prepare->minutes));
-                $this->add($calendar, "prepare-{$lesson->id}", $lesson, $begin, $end, 'prepare', $with);
+                $this->add(
+                    calendar: $calendar,
+                    id: "prepare-{$lesson->id}",
+                    lesson: $lesson,
+                    from: $begin,
+                    to: $end,
+                    what: 'prepare',
+                    with: $with,
+                );
             }
         }
 

@@ -44,19 +44,19 @@ final readonly class PlanTerm
             $minutes[$slug] = $this->minutes->of($group, $slug);
         }
         $chosen = Term::of(
-            array_values(array_map(static fn (ModelFacts $m): array => [
+            shelf: array_values(array_map(static fn (ModelFacts $m): array => [
                 'slug' => $m->slug,
                 'kinds' => $m->kinds,
                 'difficulty' => $m->difficulty,
                 'age_from' => $m->age_from,
                 'minutes' => $minutes[$m->slug],
             ], $facts)),
-            $this->knows->folds($group),
-            $this->knows->models($group),
-            $group->age_band,
-            $slot,
-            count($dates),
-            $fixed,
+            known: $this->knows->folds($group),
+            finished: $this->knows->models($group),
+            band: $group->age_band,
+            slot: $slot,
+            lessons: count($dates),
+            fixed: $fixed,
         );
         $lessons = [];
         foreach ($dates as $n => $date) {

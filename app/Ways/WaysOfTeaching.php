@@ -62,14 +62,14 @@ final readonly class WaysOfTeaching
         Loaded::one($lesson);
 
         return $this->of(
-            $item->slug,
-            $asked ?? $item->ways,
-            fn (array $taken): int => $this->plan->minutes(
+            slug: $item->slug,
+            ways: $asked ?? $item->ways,
+            minutes: fn (array $taken): int => $this->plan->minutes(
                 $lesson,
                 Programme::of($lesson, $this->shelf, [$item->slug => $taken]),
             ),
-            $asked === null ? $item->first : null,
-            $first ? max(1, $lesson->step - $item->first + 1) : null,
+            begins: $asked === null ? $item->first : null,
+            from: $first ? max(1, $lesson->step - $item->first + 1) : null,
         );
     }
 
@@ -98,7 +98,14 @@ final readonly class WaysOfTeaching
                     ...$option,
                     'minutes' => $minutes($taken),
                     'change' => $isNone ? null : new WayChangeData(
-                        $this->change->between($slug, $ways, $passage['name'], $chosen, $key, $begins),
+                        $this->change->between(
+                            slug: $slug,
+                            ways: $ways,
+                            passage: $passage['name'],
+                            from: $chosen,
+                            option: $key,
+                            begins: $begins,
+                        ),
                     ),
                 ];
             }

@@ -94,7 +94,15 @@ final class CoverProgram
             );
         }
         $self->weights = array_map(static fn (float $w): float => is_finite($w) ? $w : 0.0, $self->weights);
-        $self->branch($need, $limits, [], array_fill(0, count($columns), 0), [], 0.0, $bound);
+        $self->branch(
+            need: $need,
+            limits: $limits,
+            least: [],
+            uses: array_fill(0, count($columns), 0),
+            most: [],
+            spent: 0.0,
+            rootBound: $bound,
+        );
         $proven = $self->complete || $self->bestCost <= $bound + self::NEAR * max(1.0, $bound);
 
         return [
@@ -135,7 +143,7 @@ final class CoverProgram
         if (! $relaxed->isKnown()) {
             // What lies below is not looked at, so nothing is proven any more; a plan near nothing is still tried.
             $this->complete = false;
-            $this->rounded([], $need, $limits, $uses, $spent);
+            $this->rounded(shares: [], need: $need, limits: $limits, uses: $uses, spent: $spent);
 
             return;
         }
@@ -145,7 +153,7 @@ final class CoverProgram
         ) {
             return;
         }
-        $this->rounded($relaxed->uses, $need, $limits, $uses, $spent);
+        $this->rounded(shares: $relaxed->uses, need: $need, limits: $limits, uses: $uses, spent: $spent);
         $inGroup = [];
         foreach ($relaxed->uses as $c => $share) {
             $inGroup[$this->columns[$c]->group] = ($inGroup[$this->columns[$c]->group] ?? 0.0) + $share;
@@ -156,49 +164,55 @@ final class CoverProgram
             // how many sheets of a stock is settled first: it settles the cost
             $share = $inGroup[$group];
             $down = fn () => $this->branch(
-                $need,
-                [$group => (int) floor($share)] + $limits,
-                $least,
-                $uses,
-                $most,
-                $spent,
-                $rootBound,
+                need: $need,
+                limits: [$group => (int) floor($share)] + $limits,
+                least: $least,
+                uses: $uses,
+                most: $most,
+                spent: $spent,
+                rootBound: $rootBound,
             );
             $up = fn () => $this->branch(
-                $need,
-                $limits,
-                [$group => (int) ceil($share)] + $least,
-                $uses,
-                $most,
-                $spent,
-                $rootBound,
+                need: $need,
+                limits: $limits,
+                least: [$group => (int) ceil($share)] + $least,
+                uses: $uses,
+                most: $most,
+                spent: $spent,
+                rootBound: $rootBound,
             );
         } elseif ($column !== null) {
             $share = $relaxed->uses[$column];
             $down = fn () => $this->branch(
-                $need,
-                $limits,
-                $least,
-                $uses,
-                [$column => (int) floor($share)] + $most,
-                $spent,
-                $rootBound,
+                need: $need,
+                limits: $limits,
+                least: $least,
+                uses: $uses,
+                most: [$column => (int) floor($share)] + $most,
+                spent: $spent,
+                rootBound: $rootBound,
             );
             $up = function () use ($column, $share, $need, $limits, $least, $uses, $most, $spent, $rootBound): void {
                 $times = (int) ceil($share);
-                [$need, $limits, $least] = $this->after($column, $times, $need, $limits, $least);
+                [$need, $limits, $least] = $this->after(
+                    column: $column,
+                    times: $times,
+                    need: $need,
+                    limits: $limits,
+                    least: $least,
+                );
                 $uses[$column] += $times;
                 if (isset($most[$column])) {
                     $most[$column] -= $times;
                 }
                 $this->branch(
-                    $need,
-                    $limits,
-                    $least,
-                    $uses,
-                    $most,
-                    $spent + $times * $this->columns[$column]->cost,
-                    $rootBound,
+                    need: $need,
+                    limits: $limits,
+                    least: $least,
+                    uses: $uses,
+                    most: $most,
+                    spent: $spent + $times * $this->columns[$column]->cost,
+                    rootBound: $rootBound,
                 );
             };
         } else {

@@ -189,7 +189,7 @@ final readonly class CutOrder
         foreach ($slabs as $i => [$from, $to, $inside]) {
             $last = $i === count($slabs) - 1;
             if ($inside !== [] || $to - $from > $kerf + self::SLACK || $i === 0 || $last) {
-                $parts[] = self::part($piece, $way, $from, $to, $inside);
+                $parts[] = self::part(piece: $piece, way: $way, from: $from, to: $to, squares: $inside);
                 if (! $last) {
                     $at[] = $to;
                 }

@@ -70,7 +70,13 @@ final readonly class CutPlanner
             return $plain->judged($bound, $plain->isProven() ? Verdict::Proven : Verdict::Open);
         }
         ($question->tell)(0.9, 'tidy');
-        $tidy = Tidying::fewer($question, $columns, $mix->uses, $need, Budget::steps(self::TIDYING));
+        $tidy = Tidying::fewer(
+            question: $question,
+            columns: $columns,
+            uses: $mix->uses,
+            need: $need,
+            budget: Budget::steps(self::TIDYING),
+        );
         // Where not all patterns were listed nobody knows what the others would give, unless nothing at all is wasted.
         $isFull = $plain->isFeasible() && $least && $mix->cost <= $bound + self::SAME;
         $proven =
@@ -78,11 +84,11 @@ final readonly class CutPlanner
             ($tidy['proven'] || $question->request->prefer !== Prefer::Fewest);
 
         return Plan::of(
-            $question->request,
-            Tidying::sheets($question, $columns, $tidy['uses'], $need),
-            $unmet,
-            $bound,
-            $proven ? Verdict::Proven : Verdict::Open,
+            request: $question->request,
+            sheets: Tidying::sheets($question, $columns, $tidy['uses'], $need),
+            unmet: $unmet,
+            bound: $bound,
+            verdict: $proven ? Verdict::Proven : Verdict::Open,
         );
     }
 

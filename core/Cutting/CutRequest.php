@@ -83,13 +83,13 @@ final readonly class CutRequest
                 throw new BadPaper("/stock/$i/count", 'The count must be a whole number, or null for plenty.');
             }
             $stock[] = Stock::of(
-                self::name($entry, $i),
-                self::number($entry, 'width_mm', "/stock/$i"),
-                self::number($entry, 'height_mm', "/stock/$i"),
-                $count,
-                "/stock/$i",
-                self::loss($entry, 'trim_mm', "/stock/$i"),
-                ($entry['scrap'] ?? false) === true,
+                name: self::name($entry, $i),
+                width: self::number($entry, 'width_mm', "/stock/$i"),
+                height: self::number($entry, 'height_mm', "/stock/$i"),
+                count: $count,
+                pointer: "/stock/$i",
+                trim: self::loss($entry, 'trim_mm', "/stock/$i"),
+                scrap: ($entry['scrap'] ?? false) === true,
             );
         }
         $need = [];
@@ -113,7 +113,13 @@ final readonly class CutRequest
             (is_string($prefer) ? Prefer::tryFrom($prefer) : null) ??
             throw new BadPaper('/prefer', 'What to put first is one of "least", "fewest" and "scrap".');
 
-        return new self($stock, $need, self::loss($data, 'kerf_mm'), self::loss($data, 'trim_mm'), $prefer);
+        return new self(
+            stock: $stock,
+            need: $need,
+            kerf: self::loss($data, 'kerf_mm'),
+            trim: self::loss($data, 'trim_mm'),
+            prefer: $prefer,
+        );
     }
 
     /**

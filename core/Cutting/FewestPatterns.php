@@ -63,7 +63,14 @@ final class FewestPatterns
         $known = $prices?->solved === true ? $prices->prices : array_fill(0, count($need), 0.0);
         $self = new self($columns, $known, $mostCost + self::SAME, $budget);
         for ($patterns = 1; $patterns < count(array_filter($uses)); $patterns++) {
-            $self->search($patterns, $need, $limits, array_fill(0, count($columns), 0), 0.0, 0);
+            $self->search(
+                patterns: $patterns,
+                need: $need,
+                limits: $limits,
+                uses: array_fill(0, count($columns), 0),
+                spent: 0.0,
+                from: 0,
+            );
             if ($self->best !== null) {
                 return ['uses' => $self->best, 'proven' => true];
             }
@@ -121,12 +128,12 @@ final class FewestPatterns
                     $this->mostCost = $spent + $times * $cost - self::SAME;
                 } elseif ($patterns > 1) {
                     $this->search(
-                        $patterns - 1,
-                        $rest,
-                        $limits[$group] === null ? $limits : [$group => $limits[$group] - $times] + $limits,
-                        [$c => $times] + $uses,
-                        $spent + $times * $cost,
-                        $c + 1,
+                        patterns: $patterns - 1,
+                        need: $rest,
+                        limits: $limits[$group] === null ? $limits : [$group => $limits[$group] - $times] + $limits,
+                        uses: [$c => $times] + $uses,
+                        spent: $spent + $times * $cost,
+                        from: $c + 1,
                     );
                 }
             }

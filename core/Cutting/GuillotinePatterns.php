@@ -93,7 +93,7 @@ final class GuillotinePatterns
         ?Closure $still = null,
     ): ?array {
         [$w, $h] = [$width - 2 * $trim, $height - 2 * $trim];
-        $self = new self($sides, $caps, $kerf, max($w, $h), $budget, $still);
+        $self = new self(sides: $sides, caps: $caps, kerf: $kerf, longest: max($w, $h), budget: $budget, still: $still);
         $vectors = $self->best($w, $h);
         if ($vectors === null) {
             return null;
@@ -103,7 +103,7 @@ final class GuillotinePatterns
             if ($key > 0) {
                 $counts = $self->counts($key);
                 $squares = [];
-                $self->place($w, $h, $key, $trim, $trim, $squares);
+                $self->place(width: $w, height: $h, key: $key, x: $trim, y: $trim, squares: $squares);
                 $patterns[] = ['counts' => $counts, 'squares' => $squares];
             }
         }
@@ -181,7 +181,14 @@ final class GuillotinePatterns
                     }
                     $a = $way === '|' ? $this->best($at, $h) : $this->best($w, $at);
                     $b = $way === '|' ? $this->best($rest, $h) : $this->best($w, $rest);
-                    if ($a === null || $b === null || ! $this->combine($found, $a, $b, $way, $at, $sift)) {
+                    if ($a === null || $b === null || ! $this->combine(
+                        found: $found,
+                        a: $a,
+                        b: $b,
+                        way: $way,
+                        at: $at,
+                        sift: $sift,
+                    )) {
                         return null;
                     }
                 }
@@ -329,11 +336,25 @@ final class GuillotinePatterns
         }
         [$way, $at, $keyA, $keyB] = $cut;
         if ($way === '|') {
-            $this->place($at, $h, $keyA, $x, $y, $squares);
-            $this->place($w - $at - $this->kerf, $h, $keyB, $x + $at + $this->kerf, $y, $squares);
+            $this->place(width: $at, height: $h, key: $keyA, x: $x, y: $y, squares: $squares);
+            $this->place(
+                width: $w - $at - $this->kerf,
+                height: $h,
+                key: $keyB,
+                x: $x + $at + $this->kerf,
+                y: $y,
+                squares: $squares,
+            );
         } else {
-            $this->place($w, $at, $keyA, $x, $y, $squares);
-            $this->place($w, $h - $at - $this->kerf, $keyB, $x, $y + $at + $this->kerf, $squares);
+            $this->place(width: $w, height: $at, key: $keyA, x: $x, y: $y, squares: $squares);
+            $this->place(
+                width: $w,
+                height: $h - $at - $this->kerf,
+                key: $keyB,
+                x: $x,
+                y: $y + $at + $this->kerf,
+                squares: $squares,
+            );
         }
     }
 

@@ -36,11 +36,11 @@ final readonly class LargestSquare
         foreach (array_unique($sides) as $side) {
             $per = array_map(
                 static fn (Stock $s): int => SquareGrid::on(
-                    $s->width,
-                    $s->height,
-                    $side,
-                    $kerf,
-                    $trim + $s->trim,
+                    width: $s->width,
+                    height: $s->height,
+                    side: $side,
+                    kerf: $kerf,
+                    trim: $trim + $s->trim,
                 )->count(),
                 $pile,
             );

@@ -36,14 +36,14 @@ final readonly class Listing
                 continue;
             }
             $patterns = GuillotinePatterns::of(
-                $stock->width,
-                $stock->height,
-                $this->question->sides,
-                $this->question->need,
-                $request->kerf,
-                $request->trimOf($stock),
-                $this->budget,
-                $tell,
+                width: $stock->width,
+                height: $stock->height,
+                sides: $this->question->sides,
+                caps: $this->question->need,
+                kerf: $request->kerf,
+                trim: $request->trimOf($stock),
+                budget: $this->budget,
+                still: $tell,
             );
             if ($patterns === null) {
                 return null;

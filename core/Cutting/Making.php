@@ -189,14 +189,14 @@ final class Making
         $request = $this->question->request;
 
         return StripPatterns::dearest(
-            $stock->width,
-            $stock->height,
-            $this->question->sides,
-            $prices,
-            $caps,
-            $request->kerf,
-            $request->trimOf($stock),
-            $this->budget,
+            width: $stock->width,
+            height: $stock->height,
+            sides: $this->question->sides,
+            prices: $prices,
+            caps: $caps,
+            kerf: $request->kerf,
+            trim: $request->trimOf($stock),
+            budget: $this->budget,
         );
     }
 

@@ -78,7 +78,13 @@ final class Mixing
     {
         $whole = max(1, $this->question->budget->left() + $this->question->budget->spent());
         $tell = fn () => ($this->question->tell)(0.4 + 0.5 * (1 - $this->question->budget->left() / $whole), 'search');
-        $solved = CoverProgram::solve($columns, $need, $limits, $this->budget, $tell);
+        $solved = CoverProgram::solve(
+            columns: $columns,
+            need: $need,
+            limits: $limits,
+            budget: $this->budget,
+            still: $tell,
+        );
 
         return new Mix($solved['uses'], $solved['cost'], $solved['bound'], $solved['proven']);
     }

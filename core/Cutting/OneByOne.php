@@ -51,11 +51,11 @@ final class OneByOne
         $proven = $exact || abs($this->area - $bound) < 1e-6;
 
         return Plan::of(
-            $this->request,
-            $this->sheets,
-            $this->unmet,
-            $exact ? $this->area : $bound,
-            $proven ? Verdict::Proven : Verdict::Open,
+            request: $this->request,
+            sheets: $this->sheets,
+            unmet: $this->unmet,
+            bound: $exact ? $this->area : $bound,
+            verdict: $proven ? Verdict::Proven : Verdict::Open,
         );
     }
 
@@ -63,11 +63,11 @@ final class OneByOne
     {
         $grids = array_map(
             fn (Stock $s): SquareGrid => SquareGrid::on(
-                $s->width,
-                $s->height,
-                $side,
-                $this->request->kerf,
-                $this->request->trimOf($s),
+                width: $s->width,
+                height: $s->height,
+                side: $side,
+                kerf: $this->request->kerf,
+                trim: $this->request->trimOf($s),
             ),
             $this->request->stock,
         );
@@ -80,7 +80,7 @@ final class OneByOne
             $this->unmet[$size] = $count - $met;
         }
         foreach ($this->cheapest($grids, $met) as $i => $times) {
-            $this->take($i, $times, $grids[$i], $met, $size);
+            $this->take(i: $i, times: $times, grid: $grids[$i], wanted: $met, size: $size);
         }
     }
 

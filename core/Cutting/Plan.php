@@ -37,13 +37,25 @@ final readonly class Plan
      */
     public static function of(CutRequest $request, array $sheets, array $unmet, float $bound, Verdict $verdict): self
     {
-        return new self($request, $sheets, array_filter($unmet), $bound, $verdict);
+        return new self(
+            request: $request,
+            sheets: $sheets,
+            unmet: array_filter($unmet),
+            bound: $bound,
+            verdict: $verdict,
+        );
     }
 
     /** The same, with what was learnt about it meanwhile. */
     public function judged(float $bound, Verdict $verdict): self
     {
-        return new self($this->request, $this->sheets, $this->unmet, $bound, $verdict);
+        return new self(
+            request: $this->request,
+            sheets: $this->sheets,
+            unmet: $this->unmet,
+            bound: $bound,
+            verdict: $verdict,
+        );
     }
 
     public function isFeasible(): bool

@@ -29,7 +29,7 @@ final readonly class SquareGrid
             (int) floor(($length - 2 * $trim + $kerf + self::SLACK) / ($side + $kerf)),
         );
 
-        return new self($fit($width), $fit($height), $side, $kerf, $trim);
+        return new self(columns: $fit($width), rows: $fit($height), side: $side, kerf: $kerf, trim: $trim);
     }
 
     public function count(): int

@@ -52,7 +52,15 @@ final readonly class StripPatterns
             if (min($w, $h) <= 0) {
                 continue;
             }
-            $rows = self::rows($w, $h, $sides, $prices, $caps, $kerf, $budget);
+            $rows = self::rows(
+                width: $w,
+                height: $h,
+                sides: $sides,
+                prices: $prices,
+                caps: $caps,
+                kerf: $kerf,
+                budget: $budget,
+            );
             $counts = array_fill(0, count($sides), 0);
             $value = 0.0;
             foreach ($rows as ['times' => $times, 'counts' => $of]) {

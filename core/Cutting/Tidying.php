@@ -29,14 +29,28 @@ final readonly class Tidying
         if ($question->request->prefer === Prefer::Fewest) {
             $most = $cost * (1 + self::FEWEST_EXTRA);
 
-            return FewestPatterns::of($columns->all, $need, $question->limits, $most, $uses, $budget);
+            return FewestPatterns::of(
+                columns: $columns->all,
+                need: $need,
+                limits: $question->limits,
+                mostCost: $most,
+                uses: $uses,
+                budget: $budget,
+            );
         }
         $same = array_fill_keys(array_keys($question->limits), 0);
         foreach ($uses as $c => $times) {
             $same[$columns->all[$c]->group] += $times;
         }
 
-        return FewestPatterns::of($columns->all, $need, $same, $cost, $uses, $budget);
+        return FewestPatterns::of(
+            columns: $columns->all,
+            need: $need,
+            limits: $same,
+            mostCost: $cost,
+            uses: $uses,
+            budget: $budget,
+        );
     }
 
     /**

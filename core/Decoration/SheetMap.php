@@ -33,7 +33,13 @@ final readonly class SheetMap
             foreach (Stacks::of($seen)->cells as ['polygon' => $polygon, 'faces' => $faces]) {
                 $found[] = ['at' => $polygon, 'face' => $faces[0]];
             }
-            $parts = [...$parts, ...self::parts($seen, $view, $found, count($parts), $near)];
+            $parts = [...$parts, ...self::parts(
+                seen: $seen,
+                view: $view,
+                found: $found,
+                first: count($parts),
+                near: $near,
+            )];
         }
 
         return new self($parts, $near);
@@ -113,13 +119,13 @@ final readonly class SheetMap
         foreach ($found as $i => ['at' => $polygon, 'face' => $face]) {
             $back = $seen->placements[$face]->inverse();
             $parts[] = new SeenPart(
-                $view,
-                $seen->frontUp[$face] ? Side::Front : Side::Back,
-                $onSheet[$i],
-                $polygon,
-                $seen->placements[$face],
-                self::up($back),
-                $first + $group[$i],
+                view: $view,
+                side: $seen->frontUp[$face] ? Side::Front : Side::Back,
+                onSheet: $onSheet[$i],
+                onModel: $polygon,
+                place: $seen->placements[$face],
+                up: self::up($back),
+                group: $first + $group[$i],
             );
         }
 

@@ -39,18 +39,18 @@ final readonly class Attaching
         $bend = $from->toward($attached->at, 0.5)->plus($away->turnedLeft()->times(self::SWING));
 
         return new Scene(
-            self::around($both->frame, [self::pair($bend)]),
-            $both->items,
-            $both->folds,
-            [...$both->arrows, [
+            frame: self::around($both->frame, [self::pair($bend)]),
+            items: $both->items,
+            folds: $both->folds,
+            arrows: [...$both->arrows, [
                 'kind' => $step->step->attach?->how === 'tuck' ? 'push' : 'fold',
                 'from' => self::pair($from),
                 'bend' => self::pair($bend),
                 'to' => self::pair($attached->at),
             ]],
-            [...$both->dots, self::pair($from), self::pair($attached->at)],
-            $both->signs,
-            $both->labels,
+            dots: [...$both->dots, self::pair($from), self::pair($attached->at)],
+            signs: $both->signs,
+            labels: $both->labels,
         );
     }
 
@@ -60,13 +60,13 @@ final readonly class Attaching
         [$l, $b, $w, $h] = $other->frame;
 
         return new Scene(
-            self::around($main->frame, [[$l, $b], [$l + $w, $b + $h]]),
-            $inFront ? [...$main->items, ...$other->items] : [...$other->items, ...$main->items],
-            $main->folds,
-            $main->arrows,
-            $main->dots,
-            $main->signs,
-            $main->labels,
+            frame: self::around($main->frame, [[$l, $b], [$l + $w, $b + $h]]),
+            items: $inFront ? [...$main->items, ...$other->items] : [...$other->items, ...$main->items],
+            folds: $main->folds,
+            arrows: $main->arrows,
+            dots: $main->dots,
+            signs: $main->signs,
+            labels: $main->labels,
         );
     }
 

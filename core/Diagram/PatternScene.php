@@ -43,12 +43,12 @@ final readonly class PatternScene
         $margin = 0.04 * max($state->sheet->width, $state->sheet->height);
 
         return new Scene(
-            [-$margin, -$margin, $state->sheet->width + 2 * $margin, $state->sheet->height + 2 * $margin],
-            $items,
-            $folds,
-            [],
-            [],
-            [],
+            frame: [-$margin, -$margin, $state->sheet->width + 2 * $margin, $state->sheet->height + 2 * $margin],
+            items: $items,
+            folds: $folds,
+            arrows: [],
+            dots: [],
+            signs: [],
         );
     }
 }

@@ -69,13 +69,13 @@ final readonly class Scene
         }
 
         return new self(
-            $this->frame,
-            $this->items,
-            $this->folds,
-            $this->arrows,
-            array_slice($this->dots, count($letters)),
-            $this->signs,
-            $labels,
+            frame: $this->frame,
+            items: $this->items,
+            folds: $this->folds,
+            arrows: $this->arrows,
+            dots: array_slice($this->dots, count($letters)),
+            signs: $this->signs,
+            labels: $labels,
         );
     }
 

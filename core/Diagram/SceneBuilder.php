@@ -69,7 +69,15 @@ final class SceneBuilder
             $labels[$key]['text'] .= ($labels[$key]['text'] === '' ? '' : '/').$landmark->number;
         }
 
-        return new Scene($plain->frame, $plain->items, [], [], [], [], array_values($labels));
+        return new Scene(
+            frame: $plain->frame,
+            items: $plain->items,
+            folds: [],
+            arrows: [],
+            dots: [],
+            signs: [],
+            labels: array_values($labels),
+        );
     }
 
     /** The model as lists show it: finished, with the parts that were attached, or its most telling flat state. */
@@ -103,11 +111,11 @@ final class SceneBuilder
         $piece = $pieces[count($pieces) - 1];
 
         return SpaceScene::of(
-            $piece,
-            count($piece->at) - 1,
-            deg2rad($form->turn),
-            deg2rad($form->tilt),
-            deg2rad($form->roll),
+            piece: $piece,
+            moment: count($piece->at) - 1,
+            turn: deg2rad($form->turn),
+            tilt: deg2rad($form->tilt),
+            roll: deg2rad($form->roll),
         );
     }
 
@@ -187,13 +195,13 @@ final class SceneBuilder
         $centre = $box->centre();
 
         return new Scene(
-            [$centre->x - $half, $centre->y - $half, 2 * $half, 2 * $half],
-            $scene->items,
-            $scene->folds,
-            $scene->arrows,
-            $scene->dots,
-            [],
-            $scene->labels,
+            frame: [$centre->x - $half, $centre->y - $half, 2 * $half, 2 * $half],
+            items: $scene->items,
+            folds: $scene->folds,
+            arrows: $scene->arrows,
+            dots: $scene->dots,
+            signs: [],
+            labels: $scene->labels,
         );
     }
 
@@ -221,12 +229,12 @@ final class SceneBuilder
         ];
 
         return new Scene(
-            $this->frame($marks, count($signs)),
-            [...$this->items(), ...self::tints($actions)],
-            $folds,
-            $arrows,
-            $dots,
-            $signs,
+            frame: $this->frame($marks, count($signs)),
+            items: [...$this->items(), ...self::tints($actions)],
+            folds: $folds,
+            arrows: $arrows,
+            dots: $dots,
+            signs: $signs,
         );
     }
 

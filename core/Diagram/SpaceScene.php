@@ -63,12 +63,12 @@ final readonly class SpaceScene
         $margin = 0.05 * max($r - $l, $t - $b);
 
         return new Scene(
-            [$l - $margin, $b - $margin, $r - $l + 2 * $margin, $t - $b + 2 * $margin],
-            $items,
-            [],
-            [],
-            [],
-            [],
+            frame: [$l - $margin, $b - $margin, $r - $l + 2 * $margin, $t - $b + 2 * $margin],
+            items: $items,
+            folds: [],
+            arrows: [],
+            dots: [],
+            signs: [],
         );
     }
 

@@ -110,14 +110,14 @@ final readonly class Faults
         $seen = $this->seen($right->after, $state) ?? (isset($done) && Gap::isSeen($right, $done) ? 'front' : null);
 
         return new Fault(
-            $kind,
-            $state,
-            $mend,
-            $seen,
-            $stops,
-            $goesOn,
-            $tells,
-            $this->score($right, $kind, $goesOn, $tells, $seen),
+            kind: $kind,
+            state: $state,
+            mend: $mend,
+            seen: $seen,
+            stops: $stops,
+            goesOn: $goesOn,
+            tells: $tells,
+            score: $this->score(right: $right, kind: $kind, goesOn: $goesOn, tells: $tells, seen: $seen),
         );
     }
 

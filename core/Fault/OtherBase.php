@@ -40,11 +40,11 @@ final class OtherBase
                 $stays = new SheetPoint($across, $up);
                 $variants[] = new Variant(FaultKind::OtherBase, [$right->step->with([
                     'movement' => new CollapseMove(
-                        $two ? $diagonals : [new GivenLine($line)],
-                        $two ? [new GivenLine($line)] : $diagonals,
-                        [],
-                        $stays,
-                        true,
+                        valley: $two ? $diagonals : [new GivenLine($line)],
+                        mountain: $two ? [new GivenLine($line)] : $diagonals,
+                        flat: [],
+                        stays: $stays,
+                        onTop: true,
                     ),
                     'marks' => [],
                     'call' => [],

@@ -214,11 +214,11 @@ final class CreaseGraph
                 );
             }
             $edges[Edge::key($a, $b)] = new Edge(
-                min($a, $b),
-                max($a, $b),
-                $touching,
-                $assignment,
-                $assignment === Assignment::Boundary ? null : '1',
+                a: min($a, $b),
+                b: max($a, $b),
+                faces: $touching,
+                assignment: $assignment,
+                origin: $assignment === Assignment::Boundary ? null : '1',
             );
         }
 

@@ -61,12 +61,12 @@ final readonly class FoldFile
         $title = is_string($data['file_title'] ?? null) ? mb_substr($data['file_title'], 0, 80) : 'Crease pattern';
 
         return new self(
-            $title,
-            $vertices,
-            $edges,
-            self::faces($frame, count($vertices)),
-            self::orders($frame),
-            self::unit($frame),
+            title: $title,
+            vertices: $vertices,
+            edges: $edges,
+            faces: self::faces($frame, count($vertices)),
+            orders: self::orders($frame),
+            unitMm: self::unit($frame),
         );
     }
 

@@ -33,7 +33,13 @@ final readonly class FoldImport
         try {
             [$sheet, $pattern] = CreaseGraph::of($file);
             $wish = self::wish($file);
-            $state = Refold::apply(FoldedState::flat($sheet, Side::Front), $pattern, 0, Isometry::identity(), $wish);
+            $state = Refold::apply(
+                state: FoldedState::flat($sheet, Side::Front),
+                pattern: $pattern,
+                base: 0,
+                basePlacement: Isometry::identity(),
+                wish: $wish,
+            );
         } catch (CannotFold $e) {
             throw new BadFold(
                 $e->getMessage().(isset($sheet, $pattern) ? self::faces($sheet, $pattern, $e->place) : ''),

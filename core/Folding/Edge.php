@@ -32,12 +32,12 @@ final readonly class Edge
     {
         return $assignment === $this->assignment
             ? $this
-            : new self($this->a, $this->b, $this->faces, $assignment, $this->origin);
+            : new self(a: $this->a, b: $this->b, faces: $this->faces, assignment: $assignment, origin: $this->origin);
     }
 
     public function madeBy(string $origin): self
     {
-        return new self($this->a, $this->b, $this->faces, $this->assignment, $origin);
+        return new self(a: $this->a, b: $this->b, faces: $this->faces, assignment: $this->assignment, origin: $origin);
     }
 
     /** Whether a folder sees nothing here: a helping line that was never bent. */

@@ -58,7 +58,13 @@ final readonly class FoldedState
     {
         $place = $up === Side::Front ? Isometry::identity() : Isometry::reflection(self::upright($sheet->width / 2));
 
-        return new self($sheet, Pattern::blank($sheet), [$place], LayerOrder::empty(1), 0.0);
+        return new self(
+            sheet: $sheet,
+            pattern: Pattern::blank($sheet),
+            placements: [$place],
+            order: LayerOrder::empty(1),
+            removedArea: 0.0,
+        );
     }
 
     /**
@@ -78,7 +84,14 @@ final readonly class FoldedState
         ?Overlaps $overlaps = null,
         ?array $conditions = null,
     ): self {
-        $state = new self($sheet, $pattern, $placements, $order, $removedArea, $overlaps);
+        $state = new self(
+            sheet: $sheet,
+            pattern: $pattern,
+            placements: $placements,
+            order: $order,
+            removedArea: $removedArea,
+            overlaps: $overlaps,
+        );
         Invariants::check($state, $conditions);
 
         return $state;
@@ -109,12 +122,12 @@ final readonly class FoldedState
         }
 
         return self::assembled(
-            $this->sheet,
-            $pattern,
-            $placements,
-            LayerOrder::of($n, $bits),
-            $removed ?? $this->removedArea,
-            $overlaps,
+            sheet: $this->sheet,
+            pattern: $pattern,
+            placements: $placements,
+            order: LayerOrder::of($n, $bits),
+            removedArea: $removed ?? $this->removedArea,
+            overlaps: $overlaps,
         );
     }
 
@@ -142,12 +155,12 @@ final readonly class FoldedState
         }
 
         return new self(
-            $this->sheet->pinched($pinches),
-            $this->pattern,
-            $this->placements,
-            $this->order,
-            $this->removedArea,
-            $this->overlaps,
+            sheet: $this->sheet->pinched($pinches),
+            pattern: $this->pattern,
+            placements: $this->placements,
+            order: $this->order,
+            removedArea: $this->removedArea,
+            overlaps: $this->overlaps,
         );
     }
 
@@ -228,12 +241,12 @@ final readonly class FoldedState
         $placements = array_map(static fn (Isometry $p): Isometry => $p->then($by), $this->placements);
 
         return new self(
-            $this->sheet,
-            $this->pattern,
-            $placements,
-            $order,
-            $this->removedArea,
-            $this->overlaps->moved($by),
+            sheet: $this->sheet,
+            pattern: $this->pattern,
+            placements: $placements,
+            order: $order,
+            removedArea: $this->removedArea,
+            overlaps: $this->overlaps->moved($by),
         );
     }
 

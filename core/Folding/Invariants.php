@@ -133,12 +133,12 @@ final readonly class Invariants
     public static function conditions(FoldedState $state): array
     {
         return Conditions::of(
-            $state->pattern,
-            $state->polygons,
-            $state->corner(...),
-            $state->frontUp,
-            $state->overlaps,
-            $state->tolerance,
+            pattern: $state->pattern,
+            polygons: $state->polygons,
+            corner: $state->corner(...),
+            frontUp: $state->frontUp,
+            overlaps: $state->overlaps,
+            tolerance: $state->tolerance,
         );
     }
 

@@ -56,7 +56,14 @@ final class SimpleFold
         string $origin,
         ?Landing $landing = null,
     ): FoldedState {
-        return (new self($state, $line, $valley, $moving, $landing ?? Landing::outside(), $origin))->run();
+        return (new self(
+            state: $state,
+            line: $line,
+            valley: $valley,
+            moving: $moving,
+            landing: $landing ?? Landing::outside(),
+            origin: $origin,
+        ))->run();
     }
 
     /**
@@ -73,7 +80,14 @@ final class SimpleFold
         array $moving,
         string $origin,
     ): FoldedState {
-        $fold = new self($state, $line, $valley, $moving, Landing::outside(), $origin);
+        $fold = new self(
+            state: $state,
+            line: $line,
+            valley: $valley,
+            moving: $moving,
+            landing: Landing::outside(),
+            origin: $origin,
+        );
         $fold->run();
         $parent = $fold->division->parents();
         $builder = new PatternBuilder($fold->pattern, $state->tolerance);
@@ -108,12 +122,12 @@ final class SimpleFold
         $order = LayerOrder::of(count($polygons), $this->bits($overlaps));
 
         return FoldedState::assembled(
-            $this->state->sheet,
-            $this->pattern,
-            $placements,
-            $order,
-            $this->state->removedArea,
-            $overlaps,
+            sheet: $this->state->sheet,
+            pattern: $this->pattern,
+            placements: $placements,
+            order: $order,
+            removedArea: $this->state->removedArea,
+            overlaps: $overlaps,
         );
     }
 

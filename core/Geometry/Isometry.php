@@ -23,14 +23,21 @@ final readonly class Isometry
 
     public static function identity(): self
     {
-        return new self(1, 0, 0, 1, 0, 0);
+        return new self(a: 1, b: 0, c: 0, d: 1, e: 0, f: 0);
     }
 
     public static function reflection(Line $axis): self
     {
         [$x, $y, $k] = [$axis->normal->x, $axis->normal->y, 2 * $axis->offset];
 
-        return new self(1 - 2 * $x * $x, -2 * $x * $y, -2 * $x * $y, 1 - 2 * $y * $y, $k * $x, $k * $y);
+        return new self(
+            a: 1 - 2 * $x * $x,
+            b: -2 * $x * $y,
+            c: -2 * $x * $y,
+            d: 1 - 2 * $y * $y,
+            e: $k * $x,
+            f: $k * $y,
+        );
     }
 
     /** @param  float  $radians counterclockwise */
@@ -39,42 +46,42 @@ final readonly class Isometry
         [$c, $s] = self::exact($radians);
 
         return new self(
-            $c,
-            -$s,
-            $s,
-            $c,
-            $centre->x - $c * $centre->x + $s * $centre->y,
-            $centre->y - $s * $centre->x - $c * $centre->y,
+            a: $c,
+            b: -$s,
+            c: $s,
+            d: $c,
+            e: $centre->x - $c * $centre->x + $s * $centre->y,
+            f: $centre->y - $s * $centre->x - $c * $centre->y,
         );
     }
 
     public static function shift(Point $by): self
     {
-        return new self(1, 0, 0, 1, $by->x, $by->y);
+        return new self(a: 1, b: 0, c: 0, d: 1, e: $by->x, f: $by->y);
     }
 
     /** First this, then $that. */
     public function then(self $that): self
     {
         return new self(
-            $that->a * $this->a + $that->b * $this->c,
-            $that->a * $this->b + $that->b * $this->d,
-            $that->c * $this->a + $that->d * $this->c,
-            $that->c * $this->b + $that->d * $this->d,
-            $that->a * $this->e + $that->b * $this->f + $that->e,
-            $that->c * $this->e + $that->d * $this->f + $that->f,
+            a: $that->a * $this->a + $that->b * $this->c,
+            b: $that->a * $this->b + $that->b * $this->d,
+            c: $that->c * $this->a + $that->d * $this->c,
+            d: $that->c * $this->b + $that->d * $this->d,
+            e: $that->a * $this->e + $that->b * $this->f + $that->e,
+            f: $that->c * $this->e + $that->d * $this->f + $that->f,
         );
     }
 
     public function inverse(): self
     {
         return new self(
-            $this->a,
-            $this->c,
-            $this->b,
-            $this->d,
-            -($this->a * $this->e + $this->c * $this->f),
-            -($this->b * $this->e + $this->d * $this->f),
+            a: $this->a,
+            b: $this->c,
+            c: $this->b,
+            d: $this->d,
+            e: -($this->a * $this->e + $this->c * $this->f),
+            f: -($this->b * $this->e + $this->d * $this->f),
         );
     }
 

@@ -54,12 +54,12 @@ final readonly class ModelInsight
             array_filter($model->steps, static fn (FoldedStep $s): bool => $s->step->kind === FoldKind::Cut) !== [];
 
         return new self(
-            $steps,
-            $hard,
-            max([1, ...array_map(static fn (StepInsight $s): int => $s->level, $steps)]),
-            $teaches,
-            $needs,
-            $scissors,
+            steps: $steps,
+            hard: $hard,
+            level: max([1, ...array_map(static fn (StepInsight $s): int => $s->level, $steps)]),
+            teaches: $teaches,
+            needs: $needs,
+            scissors: $scissors,
         );
     }
 

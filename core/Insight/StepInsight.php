@@ -84,17 +84,17 @@ final readonly class StepInsight
             $scale->byEye * $byEye;
 
         return new self(
-            $layers,
-            $creases,
-            $shortest,
-            self::moved($step, $actions),
-            Narrowest::flap($step->after),
-            Mirrored::of($step, $earlier),
-            self::guides($actions, $earlier),
-            $hidden,
-            $byEye,
-            $score,
-            $scale->level($score),
+            layers: $layers,
+            creases: $creases,
+            shortest: $shortest,
+            moved: self::moved($step, $actions),
+            narrowest: Narrowest::flap($step->after),
+            mirrors: Mirrored::of($step, $earlier),
+            guides: self::guides($actions, $earlier),
+            hidden: $hidden,
+            byEye: $byEye,
+            score: $score,
+            level: $scale->level($score),
         );
     }
 

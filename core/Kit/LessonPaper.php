@@ -98,7 +98,14 @@ final readonly class LessonPaper
         }
         self::check($pieces);
         $cut = array_values(array_filter($pieces, static fn (array $p): bool => ! $p['uncut']));
-        $plan = $cut === [] ? null : self::plan($left, $pile, $cut, $kerf, $prefer, $work);
+        $plan = $cut === [] ? null : self::plan(
+            left: $left,
+            pile: $pile,
+            cut: $cut,
+            kerf: $kerf,
+            prefer: $prefer,
+            work: $work,
+        );
         $takes = array_fill(0, count($pile), 0);
         foreach ($uncut as ['stock' => $stock, 'sheets' => $sheets]) {
             $takes[$stock] += $sheets;
@@ -111,9 +118,25 @@ final readonly class LessonPaper
             $pile,
             $takes,
         );
-        $smaller = array_sum($short) > 0 && $uncut === [] ? self::enoughFor($left, $cut, $sides, $kerf, $prefer) : null;
+        $smaller = array_sum($short) > 0 && $uncut === [] ? self::enoughFor(
+            left: $left,
+            cut: $cut,
+            sides: $sides,
+            kerf: $kerf,
+            prefer: $prefer,
+        ) : null;
 
-        return new self($pile, $models, $sides, $pieces, $uncut, $plan, $takes, $short, $smaller);
+        return new self(
+            pile: $pile,
+            models: $models,
+            sides: $sides,
+            pieces: $pieces,
+            uncut: $uncut,
+            plan: $plan,
+            takes: $takes,
+            short: $short,
+            smaller: $smaller,
+        );
     }
 
     /**
@@ -225,7 +248,13 @@ final readonly class LessonPaper
         Closure $work,
     ): Plan {
         $need = array_map(static fn (array $p): array => ['side' => $p['side'], 'count' => $p['count']], $cut);
-        $of = static fn (array $pile): CutRequest => new CutRequest(array_values($pile), $need, $kerf, 0.0, $prefer);
+        $of = static fn (array $pile): CutRequest => new CutRequest(
+            stock: array_values($pile),
+            need: $need,
+            kerf: $kerf,
+            trim: 0.0,
+            prefer: $prefer,
+        );
         $plan = CutPlanner::plan($of($left), $work());
         if (! $plan->isFeasible()) {
             $plan = CutPlanner::plan($of(array_replace($left, [0 => $pile[0]->plenty()])), $work());
@@ -257,17 +286,17 @@ final readonly class LessonPaper
         [$enough, $short] = [(int) (self::LEAST_SHARE * $sides[0]), (int) ceil($sides[0])]; // mm of the first side
         $does = static fn (int $mm): bool => CutPlanner::plan(
             new CutRequest(
-                array_values($left),
-                array_map(
+                stock: array_values($left),
+                need: array_map(
                     static fn (array $p): array => [
                         'side' => round(($p['side'] * $mm) / $sides[0], 1),
                         'count' => $p['count'],
                     ],
                     $cut,
                 ),
-                $kerf,
-                0.0,
-                $prefer,
+                kerf: $kerf,
+                trim: 0.0,
+                prefer: $prefer,
             ),
             Budget::steps(self::QUICK_STEPS),
         )->isFeasible();

@@ -78,19 +78,19 @@ final readonly class Event
         }
 
         return new self(
-            $key,
-            $kind,
-            $origin,
-            $number,
-            $atMs,
-            $with['learner'] ?? null,
-            $with['step'] ?? null,
-            $with['cancels'] ?? null,
-            $with['model'] ?? null,
-            $with['outcome'] ?? null,
-            $with['text'] ?? null,
-            $with['way'] ?? null,
-            $with['marks'] ?? null,
+            key: $key,
+            kind: $kind,
+            origin: $origin,
+            number: $number,
+            atMs: $atMs,
+            learner: $with['learner'] ?? null,
+            step: $with['step'] ?? null,
+            cancels: $with['cancels'] ?? null,
+            model: $with['model'] ?? null,
+            outcome: $with['outcome'] ?? null,
+            text: $with['text'] ?? null,
+            way: $with['way'] ?? null,
+            marks: $with['marks'] ?? null,
         );
     }
 
@@ -118,19 +118,19 @@ final readonly class Event
         }
 
         return new self(
-            $this->key,
-            $this->kind,
-            $this->origin,
-            $this->number,
-            $this->atMs,
-            $this->learner,
-            $step,
-            $this->cancels,
-            $this->model,
-            $outcome,
-            $this->text,
-            $this->way,
-            $this->marks,
+            key: $this->key,
+            kind: $this->kind,
+            origin: $this->origin,
+            number: $this->number,
+            atMs: $this->atMs,
+            learner: $this->learner,
+            step: $step,
+            cancels: $this->cancels,
+            model: $this->model,
+            outcome: $outcome,
+            text: $this->text,
+            way: $this->way,
+            marks: $this->marks,
         );
     }
 

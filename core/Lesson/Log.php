@@ -53,7 +53,14 @@ final readonly class Log
             };
         }
 
-        return new self(array_values($byKey), $byKey, self::takings($byKey, $ended), $ended, $changes, $marks);
+        return new self(
+            events: array_values($byKey),
+            byKey: $byKey,
+            takenBack: self::takings($byKey, $ended),
+            ended: $ended,
+            changes: $changes,
+            marks: $marks,
+        );
     }
 
     /** An event with its step as the lesson counts them now. */

@@ -59,7 +59,16 @@ final readonly class Standing
         ksort($seats);
         $late = array_map(static fn (Event $e): string => $e->key, $log->late());
 
-        return new self($step, $started, $ended, $paused, $pause, $seats, $late, $log->newest());
+        return new self(
+            step: $step,
+            startedMs: $started,
+            endedMs: $ended,
+            pausedMs: $paused,
+            pauseMs: $pause,
+            seats: $seats,
+            late: $late,
+            newest: $log->newest(),
+        );
     }
 
     public function seat(int $learner): SeatStanding

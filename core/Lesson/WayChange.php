@@ -57,7 +57,7 @@ final readonly class WayChange
             $next = $first + $was;
         }
 
-        return new self($model, $passage, $from, $option, $begins, $spans);
+        return new self(model: $model, passage: $passage, from: $from, option: $option, begins: $begins, spans: $spans);
     }
 
     /** The first step, by the old count, at which the two ways part: until it is folded, the paper is the same. */

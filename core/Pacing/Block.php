@@ -29,6 +29,14 @@ final readonly class Block
 
     public static function shown(string $key, float $seconds): self
     {
-        return new self('block', $key, null, new Step($seconds, 0.0, 0.0, 0.0, false), null, false, $seconds <= 0.0);
+        return new self(
+            kind: 'block',
+            key: $key,
+            step: null,
+            room: new Step(demo: $seconds, fold: 0.0, stuck: 0.0, help: 0.0, checkpoint: false),
+            why: null,
+            again: false,
+            out: $seconds <= 0.0,
+        );
     }
 }

@@ -34,7 +34,13 @@ final readonly class Policies
     /** As lessons are taught usually, and nothing folded before. */
     public static function usual(): self
     {
-        return new self(array_map(static fn (array $keys): string => $keys[0], PolicyTable::OPTIONS), 0, 1.0, 1.0, []);
+        return new self(
+            chosen: array_map(static fn (array $keys): string => $keys[0], PolicyTable::OPTIONS),
+            prepared: 0,
+            show: 1.0,
+            fold: 1.0,
+            says: [],
+        );
     }
 
     /**
@@ -66,7 +72,15 @@ final readonly class Policies
             }
         }
 
-        return new self($all, $prepared, $show, $fold, $says, $stuck, $squaring);
+        return new self(
+            chosen: $all,
+            prepared: $prepared,
+            show: $show,
+            fold: $fold,
+            says: $says,
+            stuck: $stuck,
+            squaring: $squaring,
+        );
     }
 
     /** Whether a model is shown as a whole before anybody folds it. */

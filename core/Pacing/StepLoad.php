@@ -45,13 +45,13 @@ final readonly class StepLoad
         }
 
         return new self(
-            $step->step->kind->value,
-            $layers,
-            $step->step->also !== null,
-            $checkpoint,
-            $step->step->kind === FoldKind::Repeat ? $step->step->steps : [],
-            $insight->level,
-            $insight->shortest === null ? null : $insight->shortest / $side,
+            fold: $step->step->kind->value,
+            layers: $layers,
+            twice: $step->step->also !== null,
+            checkpoint: $checkpoint,
+            repeats: $step->step->kind === FoldKind::Repeat ? $step->step->steps : [],
+            level: $insight->level,
+            shortest: $insight->shortest === null ? null : $insight->shortest / $side,
         );
     }
 

@@ -74,11 +74,11 @@ final readonly class StepTimes
         $stuck = ($times->stuckRate[$step->level] ?? 0.0) * min(1.0, $times->weights[$step->fold] ?? 1.0);
 
         return new self(
-            $base['show'],
-            $base['fold'] * array_product($factors),
-            min(self::STUCK_MOST, $stuck * ($isKnown ? $times->knownStuck : 1.0)),
-            $base['fold'],
-            $factors,
+            show: $base['show'],
+            fold: $base['fold'] * array_product($factors),
+            stuck: min(self::STUCK_MOST, $stuck * ($isKnown ? $times->knownStuck : 1.0)),
+            base: $base['fold'],
+            factors: $factors,
         );
     }
 
@@ -88,11 +88,11 @@ final readonly class StepTimes
         $first = array_sum(array_map(static fn (self $t): float => $t->fold, $again));
 
         return new self(
-            $times->repeatShow * array_sum(array_map(static fn (self $t): float => $t->show, $again)),
-            $times->repeatFactor * $first,
-            self::STUCK_AGAIN * max(array_map(static fn (self $t): float => $t->stuck, $again)),
-            $first,
-            ['again' => $times->repeatFactor],
+            show: $times->repeatShow * array_sum(array_map(static fn (self $t): float => $t->show, $again)),
+            fold: $times->repeatFactor * $first,
+            stuck: self::STUCK_AGAIN * max(array_map(static fn (self $t): float => $t->stuck, $again)),
+            base: $first,
+            factors: ['again' => $times->repeatFactor],
         );
     }
 }

@@ -44,11 +44,11 @@ final readonly class DisplayString
         $drop = $models * $height + ($models - 1) * $gap;
 
         return new self(
-            $drop + $knots,
-            $drop,
-            $models,
-            ($models * $sheetArea * $grammage) / 1e6,
-            $perLesson > 0 ? (int) ceil($goal / $perLesson) : null,
+            length: $drop + $knots,
+            drop: $drop,
+            beads: $models,
+            weight: ($models * $sheetArea * $grammage) / 1e6,
+            lessons: $perLesson > 0 ? (int) ceil($goal / $perLesson) : null,
         );
     }
 }

@@ -59,25 +59,32 @@ final readonly class Stock
             );
         }
 
-        return new self($name, $width, $height, $count, $trim, $scrap);
+        return new self(name: $name, width: $width, height: $height, count: $count, trim: $trim, scrap: $scrap);
     }
 
     /** The same paper, as much as is wanted. */
     public function plenty(): self
     {
-        return new self($this->name, $this->width, $this->height, null, $this->trim, $this->scrap);
+        return new self(
+            name: $this->name,
+            width: $this->width,
+            height: $this->height,
+            count: null,
+            trim: $this->trim,
+            scrap: $this->scrap,
+        );
     }
 
     /** The same paper with some of it gone. */
     public function without(int $sheets): self
     {
         return new self(
-            $this->name,
-            $this->width,
-            $this->height,
-            $this->count === null ? null : max(0, $this->count - $sheets),
-            $this->trim,
-            $this->scrap,
+            name: $this->name,
+            width: $this->width,
+            height: $this->height,
+            count: $this->count === null ? null : max(0, $this->count - $sheets),
+            trim: $this->trim,
+            scrap: $this->scrap,
         );
     }
 

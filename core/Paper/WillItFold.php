@@ -93,13 +93,13 @@ final readonly class WillItFold
         );
 
         return new self(
-            $verdict,
-            $side,
-            $caliper,
-            $stack,
-            $narrow,
-            $reasons,
-            $verdict === 'fits' ? null : ($needed <= min($largest, $limits['table_mm'], $soft) ? ceil($needed) : null),
+            verdict: $verdict,
+            side: $side,
+            caliper: $caliper,
+            stack: $stack,
+            narrowest: $narrow,
+            reasons: $reasons,
+            better: $verdict !== 'fits' && $needed <= min($largest, $limits['table_mm'], $soft) ? ceil($needed) : null,
         );
     }
 

@@ -50,17 +50,17 @@ final readonly class Difficulty
         }
 
         return new self(
-            $folds->weights,
-            $file->number('creases', 0, 5),
-            $file->number('layers', 0, 5),
-            $file->number('smallness', 0, 5),
-            $file->number('small_mm', 1, 150),
-            $file->number('hidden', 0, 5),
-            $file->number('by_eye', 0, 5),
-            $levels,
-            (int) $file->number('hard_from', 1, 5),
-            $folds->buildsOn,
-            $file->sentence('source'),
+            kinds: $folds->weights,
+            creases: $file->number('creases', 0, 5),
+            layers: $file->number('layers', 0, 5),
+            smallness: $file->number('smallness', 0, 5),
+            smallMm: $file->number('small_mm', 1, 150),
+            hidden: $file->number('hidden', 0, 5),
+            byEye: $file->number('by_eye', 0, 5),
+            levels: $levels,
+            hardFrom: (int) $file->number('hard_from', 1, 5),
+            buildsOn: $folds->buildsOn,
+            source: $file->sentence('source'),
         );
     }
 

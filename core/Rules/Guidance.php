@@ -47,12 +47,12 @@ final readonly class Guidance
         }
 
         return new FoldGuidance(
-            $kind,
-            $file->sentence("$at.what"),
-            $file->sentence("$at.hold"),
-            $file->sentence("$at.press"),
-            $file->sentence("$at.stop"),
-            array_map(
+            kind: $kind,
+            what: $file->sentence("$at.what"),
+            hold: $file->sentence("$at.hold"),
+            press: $file->sentence("$at.press"),
+            stop: $file->sentence("$at.stop"),
+            wrong: array_map(
                 static fn (string $i): array => [
                     'looks' => $file->sentence("$at.wrong.$i.looks"),
                     'cause' => $file->sentence("$at.wrong.$i.cause"),
@@ -60,7 +60,7 @@ final readonly class Guidance
                 ],
                 $faults,
             ),
-            $file->sentence("$at.safer"),
+            safer: $file->sentence("$at.safer"),
         );
     }
 }

@@ -73,33 +73,33 @@ final readonly class PaperRules
         $methods = array_column(Method::cases(), 'value');
 
         return new self(
-            $file->numbers('spoil_rate.values', self::LEVELS, 0, 0.5),
-            $file->number('spare_risk.value', 0.0001, 0.5),
-            $file->number('torn_kerf_mm.value', 0, 20),
-            array_map(intval(...), $file->numbers('squaring_seconds', $methods, 1, 3600)),
-            array_map(intval(...), $file->numbers('cut_seconds', $methods, 1, 3600)),
-            array_map(intval(...), $file->numbers('stack', $methods, 1, 100)),
-            $file->numbers('density.values', array_column(PaperKind::cases(), 'value'), 0.05, 5),
-            [
+            spoil: $file->numbers('spoil_rate.values', self::LEVELS, 0, 0.5),
+            spareRisk: $file->number('spare_risk.value', 0.0001, 0.5),
+            tornKerf: $file->number('torn_kerf_mm.value', 0, 20),
+            squaring: array_map(intval(...), $file->numbers('squaring_seconds', $methods, 1, 3600)),
+            cut: array_map(intval(...), $file->numbers('cut_seconds', $methods, 1, 3600)),
+            stack: array_map(intval(...), $file->numbers('stack', $methods, 1, 100)),
+            density: $file->numbers('density.values', array_column(PaperKind::cases(), 'value'), 0.05, 5),
+            stackMm: [
                 'good' => $file->number('stack_mm.good', 0.1, 50),
                 'most' => $file->number('stack_mm.most', 0.1, 50),
             ],
-            [
+            dexterity: [
                 'good' => $file->numbers('dexterity_mm.good', self::AGES, 0.1, 50),
                 'least' => $file->numbers('dexterity_mm.least', self::AGES, 0.1, 50),
             ],
-            array_map(intval(...), $file->numbers('least_mm.values', [], 10, 2000)),
-            $file->texts('least_mm.stiff'),
-            $file->number('soft_mm.value', 10, 5000),
-            $file->number('table_mm.value', 100, 5000),
-            $file->numbers('square_tolerance.values', self::LEVELS, 0.05, 10),
-            $file->number('notes.contrast', 0, 1),
-            (int) $file->number('notes.see_through', 5, 600),
-            (int) $file->number('notes.grain', 5, 600),
-            (int) $file->number('table_seats.value', 1, 20),
-            (int) $file->number('practice.value', 0, 20),
-            (int) $file->number('sorting_seconds.value', 0, 600),
-            $file->sentences('cautions', $methods),
+            least: array_map(intval(...), $file->numbers('least_mm.values', [], 10, 2000)),
+            stiff: $file->texts('least_mm.stiff'),
+            soft: $file->number('soft_mm.value', 10, 5000),
+            table: $file->number('table_mm.value', 100, 5000),
+            tolerance: $file->numbers('square_tolerance.values', self::LEVELS, 0.05, 10),
+            contrast: $file->number('notes.contrast', 0, 1),
+            seeThrough: (int) $file->number('notes.see_through', 5, 600),
+            grain: (int) $file->number('notes.grain', 5, 600),
+            seats: (int) $file->number('table_seats.value', 1, 20),
+            practice: (int) $file->number('practice.value', 0, 20),
+            sorting: (int) $file->number('sorting_seconds.value', 0, 600),
+            cautions: $file->sentences('cautions', $methods),
         );
     }
 

@@ -59,13 +59,13 @@ final readonly class PolicyTable
         $factor = static fn (string $of): float => $file->has("$at.$of") ? $file->number("$at.$of", 0.2, 5) : 1.0;
 
         return new PolicyOption(
-            $file->sentence("$at.title"),
-            $file->sentence("$at.why"),
-            $file->sentence("$at.says"),
-            $factor('show'),
-            $factor('fold'),
-            $factor('stuck'),
-            $factor('squaring'),
+            title: $file->sentence("$at.title"),
+            why: $file->sentence("$at.why"),
+            says: $file->sentence("$at.says"),
+            show: $factor('show'),
+            fold: $factor('fold'),
+            stuck: $factor('stuck'),
+            squaring: $factor('squaring'),
         );
     }
 

@@ -63,19 +63,19 @@ final readonly class Passage
         $rank = array_flip($order);
 
         return new self(
-            $before,
-            $after,
-            $mesh,
-            array_map(static fn (int $m): int => $rank[$m], $motionOf),
-            [
+            before: $before,
+            after: $after,
+            mesh: $mesh,
+            motionOf: array_map(static fn (int $m): int => $rank[$m], $motionOf),
+            motions: [
                 Isometry::identity(),
                 ...array_map(static fn (int $m): Isometry => $motions[$m]->then($back), array_slice($order, 1)),
             ],
-            Slide::of($motions[$reference]),
-            $was,
-            $places,
-            self::corners($mesh, $was),
-            self::corners($mesh, $places),
+            slide: Slide::of($motions[$reference]),
+            placesBefore: $was,
+            placesAfter: $places,
+            start: self::corners($mesh, $was),
+            end: self::corners($mesh, $places),
         );
     }
 

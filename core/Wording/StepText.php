@@ -102,7 +102,13 @@ final readonly class StepText
         $action = $step->actions[0];
         $spec = $step->step;
         $hands = self::hands($action);
-        $parts = [self::movement($step, $action, $hands, $words, $saysWay), self::layers($hands, $words)];
+        $parts = [self::movement(
+            step: $step,
+            action: $action,
+            hands: $hands,
+            words: $words,
+            saysWay: $saysWay,
+        ), self::layers($hands, $words)];
         if ($spec->landing->inside) {
             $parts[] = $words->say('steps', 'inside');
         }

@@ -48,18 +48,18 @@ final readonly class Teacher
         $text = StepText::of($step, $this->words);
 
         return new SaidStep(
-            $text->name,
-            [...$this->takes($i), ...$text->motions],
-            Look::of($this->model, $i, $this->words),
-            $this->because($i),
-            $this->stop($i),
-            $this->warnAhead($i),
-            array_values(array_filter([
+            name: $text->name,
+            do: [...$this->takes($i), ...$text->motions],
+            look: Look::of($this->model, $i, $this->words),
+            because: $this->because($i),
+            stop: $this->stop($i),
+            warnAhead: $this->warnAhead($i),
+            cautions: array_values(array_filter([
                 $step->step->kind === FoldKind::Cut ? $this->words->say('teacher', 'scissors') : null,
                 $step->step->caution,
             ])),
-            $text->saysWay,
-            Note::of($step->step, $this->words),
+            saysWay: $text->saysWay,
+            note: Note::of($step->step, $this->words),
         );
     }
 

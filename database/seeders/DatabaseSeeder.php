@@ -61,31 +61,91 @@ final class DatabaseSeeder extends Seeder
             'password' => self::PASSWORD,
             'demo' => true,
         ]);
-        $juniors = $this->group($library, 'Harbour Juniors', 'junior', 1, self::JUNIORS);
-        $families = $this->group($library, 'Family morning', 'mixed', 2, self::FAMILIES);
-        $lunch = $this->group($library, 'Lunch folders', 'adult', 0, self::LUNCH);
-        $a4 = $this->stock($library, 'A4', 210, 297, 80, 16, ['price' => 0.02]);
-        $this->stock($library, 'A5', 148, 210, 80, 60, ['price' => 0.01]);
-        $this->stock($library, 'Letter', 215.9, 279.4, 75, 40, ['price' => 0.02]);
-        $news = $this->stock($library, 'Newspaper page', 289, 380, 45, null, [
-            'kind' => 'newsprint',
-            'sides' => 'printed',
-            'price' => 0,
-            'tags' => ['recycled'],
-            'trim_mm' => 10,
-        ]);
-        $this->stock($library, 'Folding paper, large', 150, 150, 70, 100, [
-            'kind' => 'folding',
-            'sides' => 'coloured',
-            'price' => 0.09,
-        ]);
-        $ends = $this->stock($library, 'Wallpaper ends', 400, 530, 110, 7, [
-            'kind' => 'wallpaper',
-            'sides' => 'coloured',
-            'price' => 0,
-            'tags' => ['recycled', 'too thick for cranes'],
-            'scrap' => true,
-        ]);
+        $juniors = $this->group(
+            library: $library,
+            name: 'Harbour Juniors',
+            band: 'junior',
+            helpers: 1,
+            names: self::JUNIORS,
+        );
+        $families = $this->group(
+            library: $library,
+            name: 'Family morning',
+            band: 'mixed',
+            helpers: 2,
+            names: self::FAMILIES,
+        );
+        $lunch = $this->group(library: $library, name: 'Lunch folders', band: 'adult', helpers: 0, names: self::LUNCH);
+        $a4 = $this->stock(
+            library: $library,
+            name: 'A4',
+            width: 210,
+            height: 297,
+            grammage: 80,
+            count: 16,
+            more: ['price' => 0.02],
+        );
+        $this->stock(
+            library: $library,
+            name: 'A5',
+            width: 148,
+            height: 210,
+            grammage: 80,
+            count: 60,
+            more: ['price' => 0.01],
+        );
+        $this->stock(
+            library: $library,
+            name: 'Letter',
+            width: 215.9,
+            height: 279.4,
+            grammage: 75,
+            count: 40,
+            more: ['price' => 0.02],
+        );
+        $news = $this->stock(
+            library: $library,
+            name: 'Newspaper page',
+            width: 289,
+            height: 380,
+            grammage: 45,
+            count: null,
+            more: [
+                'kind' => 'newsprint',
+                'sides' => 'printed',
+                'price' => 0,
+                'tags' => ['recycled'],
+                'trim_mm' => 10,
+            ],
+        );
+        $this->stock(
+            library: $library,
+            name: 'Folding paper, large',
+            width: 150,
+            height: 150,
+            grammage: 70,
+            count: 100,
+            more: [
+                'kind' => 'folding',
+                'sides' => 'coloured',
+                'price' => 0.09,
+            ],
+        );
+        $ends = $this->stock(
+            library: $library,
+            name: 'Wallpaper ends',
+            width: 400,
+            height: 530,
+            grammage: 110,
+            count: 7,
+            more: [
+                'kind' => 'wallpaper',
+                'sides' => 'coloured',
+                'price' => 0,
+                'tags' => ['recycled', 'too thick for cranes'],
+                'scrap' => true,
+            ],
+        );
 
         $today = CarbonImmutable::now();
         $four = $today->setTime(16, 0);
@@ -93,14 +153,41 @@ final class DatabaseSeeder extends Seeder
         $start = $today->lessThan($four)
             ? $four
             : min($today->addHour()->startOfHour(), $today->setTime(22, 59));
-        $teens = $this->group($library, 'Thursday folders', 'teen', 2, self::TEENS);
+        $teens = $this->group(
+            library: $library,
+            name: 'Thursday folders',
+            band: 'teen',
+            helpers: 2,
+            names: self::TEENS,
+        );
         $this->history($teens, $a4, $four);
-        $this->taught($juniors, 'dog-face', $a4, $four->subDays(14), 40, 6);
-        $this->taught($juniors, 'drinking-cup', $a4, $four->subDays(7), 60, 7);
-        $this->lesson($juniors, 'helmet', $a4, $start, 60, false);
-        $this->lesson($lunch, 'drinking-cup', $news, $today->setTime(12, 30)->addDays(3), 45, false);
-        $this->lesson($families, 'dog-face', $a4, $today->setTime(10, 0)->addDays(4), 60, true);
-        $two = $this->lesson($juniors, 'square-box', $ends, $four->addDays(7), 90, false);
+        $this->taught(group: $juniors, slug: 'dog-face', stock: $a4, at: $four->subDays(14), minutes: 40, steps: 6);
+        $this->taught(group: $juniors, slug: 'drinking-cup', stock: $a4, at: $four->subDays(7), minutes: 60, steps: 7);
+        $this->lesson(group: $juniors, model: 'helmet', stock: $a4, at: $start, minutes: 60, ready: false);
+        $this->lesson(
+            group: $lunch,
+            model: 'drinking-cup',
+            stock: $news,
+            at: $today->setTime(12, 30)->addDays(3),
+            minutes: 45,
+            ready: false,
+        );
+        $this->lesson(
+            group: $families,
+            model: 'dog-face',
+            stock: $a4,
+            at: $today->setTime(10, 0)->addDays(4),
+            minutes: 60,
+            ready: true,
+        );
+        $two = $this->lesson(
+            group: $juniors,
+            model: 'square-box',
+            stock: $ends,
+            at: $four->addDays(7),
+            minutes: 90,
+            ready: false,
+        );
         $two->update(['prefer' => 'scrap', 'decorate' => 'after', 'method' => 'trimmer']);
         $two->models()->update(['side_mm' => 200]);
         $two->models()->create(['place' => 1, 'model' => 'whale', 'side_mm' => 148]);
@@ -115,7 +202,7 @@ final class DatabaseSeeder extends Seeder
         $played = app(PlayedLessons::class);
         foreach (self::TERM as $i => $model) {
             $at = $four->addHour()->subWeeks(count(self::TERM) + 2 - $i);
-            $lesson = $this->lesson($group, $model, $stock, $at, 90, true);
+            $lesson = $this->lesson(group: $group, model: $model, stock: $stock, at: $at, minutes: 90, ready: true);
             $played->play($lesson->refresh(), $lead, 1 + $i);
         }
     }
@@ -184,7 +271,7 @@ final class DatabaseSeeder extends Seeder
         int $minutes,
         int $steps,
     ): void {
-        $lesson = $this->lesson($group, $slug, $stock, $at, $minutes, true);
+        $lesson = $this->lesson(group: $group, model: $slug, stock: $stock, at: $at, minutes: $minutes, ready: true);
         $log = app(LessonLog::class);
         $lead = User::query()->where('organisation_id', $group->organisation_id)->firstOrFail();
         $apart = intdiv(($minutes - 12) * 60, $steps);

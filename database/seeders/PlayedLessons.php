@@ -47,7 +47,13 @@ final readonly class PlayedLessons
     {
         $times = $this->files->times()->learned(self::TRULY);
         $group = $lesson->group;
-        $room = new Room($group->size(), $lesson->helpers, $group->age_band, [], self::PACE);
+        $room = new Room(
+            learners: $group->size(),
+            helpers: $lesson->helpers,
+            ageBand: $group->age_band,
+            knows: [],
+            pace: self::PACE,
+        );
         $plan = ($this->plan)($lesson, Programme::of($lesson, $this->shelf), $room);
         $setting = $plan->setting($times);
         $cast = Cast::of($setting, Rehearsal::chance($setting, 1, $seed), 0);

@@ -562,7 +562,15 @@ final class PaperBenchTest extends TestCase
             }
         };
         $ask = static fn (int $count): int => (new PaperPlans(app(LibraryFiles::class), new Repository($store)))
-            ->for([Stock::of('A4', 210, 297, $count)], [new ModelPaper('Cup', 1.0, [], 105.0, 12, 2, 1)], 0.0)
+            ->for([Stock::of('A4', 210, 297, $count)], [new ModelPaper(
+                title: 'Cup',
+                ratio: 1.0,
+                parts: [],
+                side: 105.0,
+                learners: 12,
+                spares: 2,
+                practice: 1,
+            )], 0.0)
             ->short();
         self::assertSame([0, 0, 2, 0], array_map($ask, [4, 4, 2, 4]), '15 squares, four from each sheet');
         self::assertSame(2, $store->puts);

@@ -43,12 +43,12 @@ final class Logs
         $correction = $e['correction'] ?? null;
 
         return Event::of(
-            $e['key'],
-            EventKind::from($e['kind']),
-            new Origin($e['device'], $e['at_ms'], $e['after'], null),
-            $e['number'],
-            $e['at_ms'],
-            [
+            key: $e['key'],
+            kind: EventKind::from($e['kind']),
+            origin: new Origin($e['device'], $e['at_ms'], $e['after'], null),
+            number: $e['number'],
+            atMs: $e['at_ms'],
+            with: [
                 'learner' => $e['learner'] ?? null,
                 'step' => $e['step'] ?? null,
                 'cancels' => $e['cancels'] ?? null,
@@ -67,12 +67,12 @@ final class Logs
     public static function way(array $way): WayChange
     {
         return WayChange::of(
-            $way['model'],
-            $way['passage'],
-            $way['from'],
-            $way['option'],
-            $way['begins'],
-            $way['spans'],
+            model: $way['model'],
+            passage: $way['passage'],
+            from: $way['from'],
+            option: $way['option'],
+            begins: $way['begins'],
+            spans: $way['spans'],
         );
     }
 

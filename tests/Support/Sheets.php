@@ -82,17 +82,17 @@ final class Sheets
         $source = ['source' => 'for this test'];
 
         return Plan::of(
-            $room,
-            $models,
-            $minutes,
-            $squaring,
-            $decorate,
-            $policies ?? Policies::usual(),
-            TeachingRules::fromArray([
+            room: $room,
+            models: $models,
+            minutes: $minutes,
+            squaring: $squaring,
+            decorate: $decorate,
+            policies: $policies ?? Policies::usual(),
+            rules: TeachingRules::fromArray([
                 'go_share' => ['value' => $gate] + $source,
                 'long_wait_seconds' => ['value' => 60] + $source,
             ]),
-            $timeline,
+            timeline: $timeline,
         );
     }
 

@@ -24,6 +24,14 @@ final class Changes extends OA\Put
         string|array|null $takes = null,
         array $query = [],
     ) {
-        parent::__construct(...Route::of($path, $id, $says, $takes, $answers, $query, 200));
+        parent::__construct(...Route::of(
+            path: $path,
+            id: $id,
+            says: $says,
+            takes: $takes,
+            answers: $answers,
+            query: $query,
+            status: 200,
+        ));
     }
 }

@@ -80,7 +80,14 @@ final readonly class Collapse
         $pin = static fn (int $i, int $j): ?bool => $moved[$i] || $moved[$j] ? null : $old($i, $j);
         $wish = static fn (int $i, int $j): ?bool => $moved[$i] === $moved[$j] ? $old($i, $j) : $moved[$i] === $onTop;
 
-        return Restack::apply($state, $pattern, $placements, [], $pin, $wish);
+        return Restack::apply(
+            state: $state,
+            pattern: $pattern,
+            placements: $placements,
+            open: [],
+            pin: $pin,
+            wish: $wish,
+        );
     }
 
     /**

@@ -204,12 +204,12 @@ final class Sketch
         $still = fn (int $i, int $j): bool => ! isset($this->motion[$i]) && ! isset($this->motion[$j]);
 
         return Restack::apply(
-            $this->state,
-            $this->pattern,
-            $placements,
-            $open,
-            fn (int $i, int $j): ?bool => $still($i, $j) ? $this->above($i, $j) : $pin($i, $j),
-            fn (int $i, int $j): ?bool => $still($i, $j) ? null : $wish($i, $j),
+            state: $this->state,
+            pattern: $this->pattern,
+            placements: $placements,
+            open: $open,
+            pin: fn (int $i, int $j): ?bool => $still($i, $j) ? $this->above($i, $j) : $pin($i, $j),
+            wish: fn (int $i, int $j): ?bool => $still($i, $j) ? null : $wish($i, $j),
         );
     }
 

@@ -204,6 +204,6 @@ final class Conditions
                 return;
             }
         }
-        $this->list[] = Condition::on($this->n, $ordered, $sum, $what, $place);
+        $this->list[] = Condition::on(faceCount: $this->n, ordered: $ordered, sum: $sum, what: $what, place: $place);
     }
 }

@@ -44,7 +44,7 @@ final readonly class Overlaps
             }
         }
 
-        return new self($n, $common, $polygons, $boxes, $tolerance);
+        return new self(faceCount: $n, common: $common, polygons: $polygons, boxes: $boxes, tolerance: $tolerance);
     }
 
     /** The same faces moved together: what they cover in common moves along. */
@@ -54,7 +54,13 @@ final readonly class Overlaps
         $polygons = array_map($place, $this->polygons);
         $boxes = array_map(static fn (Polygon $p): Box => $p->box(), $polygons);
 
-        return new self($this->faceCount, array_map($place, $this->common), $polygons, $boxes, $this->tolerance);
+        return new self(
+            faceCount: $this->faceCount,
+            common: array_map($place, $this->common),
+            polygons: $polygons,
+            boxes: $boxes,
+            tolerance: $this->tolerance,
+        );
     }
 
     public function has(int $i, int $j): bool

@@ -33,7 +33,14 @@ final readonly class Refold
     ): FoldedState {
         $placements = self::placements($pattern, $base, $basePlacement, $state);
 
-        return Restack::apply($state, $pattern, $placements, [], static fn (): ?bool => null, $wish);
+        return Restack::apply(
+            state: $state,
+            pattern: $pattern,
+            placements: $placements,
+            open: [],
+            pin: static fn (): ?bool => null,
+            wish: $wish,
+        );
     }
 
     /**

@@ -58,7 +58,15 @@ final readonly class Restack
         }
         $frontUp = array_map(static fn (Isometry $p): bool => $p->keepsOrientation(), $placements);
         $corner = static fn (int $face, int $vertex) => $placements[$face]->of($pattern->vertices[$vertex]);
-        $conditions = Conditions::of($pattern, $polygons, $corner, $frontUp, $overlaps, $state->tolerance, $open);
+        $conditions = Conditions::of(
+            pattern: $pattern,
+            polygons: $polygons,
+            corner: $corner,
+            frontUp: $frontUp,
+            overlaps: $overlaps,
+            tolerance: $state->tolerance,
+            open: $open,
+        );
         // An edge that may bend either way is assigned as the order turns out, so its mountain or valley always agrees.
         $known = $conditions;
         $preferred = [];
@@ -67,11 +75,11 @@ final readonly class Restack
             $fixed = $pin($i, $j);
             if ($fixed !== null) {
                 $conditions[] = Condition::on(
-                    $n,
-                    [[$i, $j]],
-                    $fixed ? 1 : 0,
-                    'layers that must keep their places would change them',
-                    $shared->centroid(),
+                    faceCount: $n,
+                    ordered: [[$i, $j]],
+                    sum: $fixed ? 1 : 0,
+                    what: 'layers that must keep their places would change them',
+                    place: $shared->centroid(),
                 );
             } elseif (($bit = $wish($i, $j)) !== null) {
                 $preferred[$key] = $bit;
@@ -80,13 +88,13 @@ final readonly class Restack
         $order = LayerOrder::of($n, OrderSolver::solve($n, $overlaps, $conditions, $preferred));
 
         return FoldedState::assembled(
-            $state->sheet,
-            self::assigned($pattern, $open, $order, $frontUp),
-            $placements,
-            $order,
-            $state->removedArea,
-            $overlaps,
-            $known,
+            sheet: $state->sheet,
+            pattern: self::assigned($pattern, $open, $order, $frontUp),
+            placements: $placements,
+            order: $order,
+            removedArea: $state->removedArea,
+            overlaps: $overlaps,
+            conditions: $known,
         );
     }
 

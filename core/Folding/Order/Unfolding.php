@@ -61,11 +61,11 @@ final class Unfolding
         $turned = $this->state->frontUp[$base] !== $this->before->frontUp[$this->former($base)];
 
         return Refold::apply(
-            $this->state,
-            $pattern,
-            $base,
-            $this->state->placements[$base],
-            fn (int $i, int $j): ?bool => $this->wish($i, $j, $base, $turned),
+            state: $this->state,
+            pattern: $pattern,
+            base: $base,
+            basePlacement: $this->state->placements[$base],
+            wish: fn (int $i, int $j): ?bool => $this->wish($i, $j, $base, $turned),
         );
     }
 

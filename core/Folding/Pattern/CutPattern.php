@@ -32,7 +32,13 @@ final readonly class CutPattern
             }
         }
 
-        return self::rebuilt($pattern, $vertices, array_values($faces), array_keys($pattern->faces), $isCut);
+        return self::rebuilt(
+            pattern: $pattern,
+            vertices: $vertices,
+            faces: array_values($faces),
+            former: array_keys($pattern->faces),
+            isCut: $isCut,
+        );
     }
 
     /**
@@ -57,7 +63,7 @@ final readonly class CutPattern
             $faces[] = $loop;
         }
 
-        return self::rebuilt($pattern, $vertices, $faces, $kept, []);
+        return self::rebuilt(pattern: $pattern, vertices: $vertices, faces: $faces, former: $kept, isCut: []);
     }
 
     /**
@@ -104,21 +110,21 @@ final readonly class CutPattern
                 $key = Edge::key($v, $loop[$next]);
                 if (isset($edges[$key])) {
                     $edges[$key] = new Edge(
-                        $edges[$key]->a,
-                        $edges[$key]->b,
-                        [...$edges[$key]->faces, $face],
-                        $was->assignment,
-                        $was->origin,
+                        a: $edges[$key]->a,
+                        b: $edges[$key]->b,
+                        faces: [...$edges[$key]->faces, $face],
+                        assignment: $was->assignment,
+                        origin: $was->origin,
                     );
 
                     continue;
                 }
                 $edges[$key] = new Edge(
-                    min($v, $loop[$next]),
-                    max($v, $loop[$next]),
-                    [$face],
-                    isset($isCut[Edge::key($was->a, $was->b)]) ? Assignment::Cut : $was->assignment,
-                    $was->origin,
+                    a: min($v, $loop[$next]),
+                    b: max($v, $loop[$next]),
+                    faces: [$face],
+                    assignment: isset($isCut[Edge::key($was->a, $was->b)]) ? Assignment::Cut : $was->assignment,
+                    origin: $was->origin,
                 );
             }
         }

@@ -60,7 +60,7 @@ final class PatternBuilder
             );
         }
 
-        return $this->divide($face, $on[0], $on[1], $line, $origin);
+        return $this->divide(face: $face, i: $on[0], j: $on[1], line: $line, origin: $origin);
     }
 
     public function assign(string $edgeKey, Assignment $assignment): void
@@ -159,11 +159,11 @@ final class PatternBuilder
         unset($this->edges[Edge::key($a, $b)]);
         foreach ([$a, $b] as $end) {
             $this->edges[Edge::key($end, $new)] = new Edge(
-                min($end, $new),
-                max($end, $new),
-                $edge->faces,
-                $edge->assignment,
-                $edge->origin,
+                a: min($end, $new),
+                b: max($end, $new),
+                faces: $edge->faces,
+                assignment: $edge->assignment,
+                origin: $edge->origin,
             );
         }
         foreach ($edge->faces as $face) {
@@ -193,11 +193,11 @@ final class PatternBuilder
         $this->handOver($this->faces[$new], $face, $new, [$loop[$i], $loop[$j]]);
         $key = Edge::key($loop[$i], $loop[$j]);
         $this->edges[$key] = new Edge(
-            min($loop[$i], $loop[$j]),
-            max($loop[$i], $loop[$j]),
-            [$face, $new],
-            Assignment::Flat,
-            $origin,
+            a: min($loop[$i], $loop[$j]),
+            b: max($loop[$i], $loop[$j]),
+            faces: [$face, $new],
+            assignment: Assignment::Flat,
+            origin: $origin,
         );
 
         return $new;
@@ -217,7 +217,13 @@ final class PatternBuilder
             }
             $edge = $this->edges[$key];
             $faces = array_map(static fn (int $f): int => $f === $from ? $to : $f, $edge->faces);
-            $this->edges[$key] = new Edge($edge->a, $edge->b, $faces, $edge->assignment, $edge->origin);
+            $this->edges[$key] = new Edge(
+                a: $edge->a,
+                b: $edge->b,
+                faces: $faces,
+                assignment: $edge->assignment,
+                origin: $edge->origin,
+            );
         }
     }
 }

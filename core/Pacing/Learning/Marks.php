@@ -63,7 +63,13 @@ final class Marks
                 $from = max($moved[$step] + $of['show'], $times[$step - 1] ?? 0.0);
                 $ratio = ($t - $from) / max(1.0, $of['expected']);
                 if ($t - $from >= self::LEAST && $ratio <= self::ODD && $ratio >= 1 / self::ODD) {
-                    $marks[] = new Mark($of['fold'], $group, $lesson, (string) $learner, log($ratio));
+                    $marks[] = new Mark(
+                        fold: $of['fold'],
+                        group: $group,
+                        lesson: $lesson,
+                        learner: (string) $learner,
+                        ln: log($ratio),
+                    );
                 }
             }
         }

@@ -69,16 +69,16 @@ final readonly class Forecast
             $gain = $now->end(0.9) - $outlook->end(0.9);
             if ($gain >= 60 * self::WORTH) {
                 $levers[] = new Lever(
-                    $name,
-                    $gain / 60,
-                    ($outlook->answer->share ?? 0.0) - ($now->answer->share ?? 0.0),
-                    $outlook,
-                    match ($name) {
+                    name: $name,
+                    minutes: $gain / 60,
+                    share: ($outlook->answer->share ?? 0.0) - ($now->answer->share ?? 0.0),
+                    then: $outlook,
+                    steps: match ($name) {
                         'prepared', 'guides' => $changed->policies->prepared,
                         'split' => count($changed->models[0]->steps),
                         default => null,
                     },
-                    $other,
+                    other: $other,
                 );
             }
         };

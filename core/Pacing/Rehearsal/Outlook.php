@@ -49,12 +49,12 @@ final readonly class Outlook
         $bell = $setting->bell ?? INF;
 
         return new self(
-            $answer,
-            $after,
-            $answer->allDoneBy($bell),
-            self::waveOf($answer, $numbers),
-            $plan->checks() ? self::holdsOf($answer, $setting, $numbers) : [],
-            self::untilOf($answer, $setting, $numbers, $bell),
+            answer: $answer,
+            after: $after,
+            everybody: $answer->allDoneBy($bell),
+            wave: self::waveOf($answer, $numbers),
+            holds: $plan->checks() ? self::holdsOf($answer, $setting, $numbers) : [],
+            until: self::untilOf($answer, $setting, $numbers, $bell),
         );
     }
 

@@ -67,14 +67,14 @@ final readonly class Plan
         ?Timeline $timeline = null,
     ): self {
         return new self(
-            $room,
-            $models,
-            $minutes,
-            $squaring,
-            $decorate,
-            $policies,
-            $rules->goShare,
-            ($timeline ?? Timeline::usual())->decorating($decorate),
+            room: $room,
+            models: $models,
+            minutes: $minutes,
+            squaring: $squaring,
+            decorate: $decorate,
+            policies: $policies,
+            gate: $rules->goShare,
+            timeline: ($timeline ?? Timeline::usual())->decorating($decorate),
         );
     }
 
@@ -126,19 +126,21 @@ final readonly class Plan
         );
 
         return new Setting(
-            (int) ceil($this->room->learners / $rounds),
+            learners: (int) ceil($this->room->learners / $rounds),
             // the lead helps where nobody folds along; helpers are with those who do something else meanwhile
-            $rounds > 1 ? 1 : $this->room->helpers + ($this->checks() && ! $this->policies->isInGroups() ? 0 : 1),
-            $this->checks() ? $this->policies->gate($this->gate) : 0.001,
-            $times->spread,
-            $times->ownSpread,
-            $this->age($times) * $this->room->pace,
-            $this->checks() ? $times->missFactor : 1.0,
-            max(0.0, 60 * $this->minutes - $after),
-            array_map(static fn (Block $block): Step => $block->room, $this->blocks($times)),
-            $rounds,
-            array_sum($before),
-            $rounds > 1 ? $times->blocks['rotate'] : 0.0,
+            helpers: $rounds > 1
+                ? 1
+                : $this->room->helpers + ($this->checks() && ! $this->policies->isInGroups() ? 0 : 1),
+            gate: $this->checks() ? $this->policies->gate($this->gate) : 0.001,
+            between: $times->spread,
+            within: $times->ownSpread,
+            factor: $this->age($times) * $this->room->pace,
+            miss: $this->checks() ? $times->missFactor : 1.0,
+            bell: max(0.0, 60 * $this->minutes - $after),
+            steps: array_map(static fn (Block $block): Step => $block->room, $this->blocks($times)),
+            rounds: $rounds,
+            once: array_sum($before),
+            change: $rounds > 1 ? $times->blocks['rotate'] : 0.0,
         );
     }
 
@@ -188,16 +190,30 @@ final readonly class Plan
             foreach ($all as $i => $step) {
                 $isDone = $time === 0 && $i < $ready;
                 $load = $model->steps[$i];
-                $blocks[] = $this->step($model, $i, $step, $number + $i + 1, $time > 0, $isDone, $times);
+                $blocks[] = $this->step(
+                    model: $model,
+                    i: $i,
+                    step: $step,
+                    number: $number + $i + 1,
+                    again: $time > 0,
+                    isDone: $isDone,
+                    times: $times,
+                );
                 if ($load->checkpoint && $this->checks()) {
                     $blocks[] = new Block(
-                        'checkpoint',
-                        'checkpoint',
-                        $number + $i + 1,
-                        new Step($isDone ? 0.0 : $times->blocks['checkpoint'], 0.0, 0.0, 0.0, false),
-                        null,
-                        $time > 0,
-                        $isDone,
+                        kind: 'checkpoint',
+                        key: 'checkpoint',
+                        step: $number + $i + 1,
+                        room: new Step(
+                            demo: $isDone ? 0.0 : $times->blocks['checkpoint'],
+                            fold: 0.0,
+                            stuck: 0.0,
+                            help: 0.0,
+                            checkpoint: false,
+                        ),
+                        why: null,
+                        again: $time > 0,
+                        out: $isDone,
                     );
                 }
             }
@@ -220,28 +236,28 @@ final readonly class Plan
         $factor = $this->age($times) * $this->room->pace;
         $own = $model->own[$i + 1] ?? null;
         $why = new StepWhy(
-            $number,
-            $this->policies->showsFirst() || ! $this->checks() ? 0.0 : $step->show * $this->policies->show,
-            $own === null ? $step->base : (float) $own,
-            array_filter($own !== null ? [] : [
+            step: $number,
+            show: $this->policies->showsFirst() || ! $this->checks() ? 0.0 : $step->show * $this->policies->show,
+            base: $own === null ? $step->base : (float) $own,
+            factors: array_filter($own !== null ? [] : [
                 ...$step->factors,
                 'along' => ! $isThere ? 1.0 : ($load->fold === 'crease' ? 0.0 : Policies::ALONG),
                 'age' => $this->age($times),
                 'pace' => $this->room->pace,
                 'manner' => $this->policies->fold,
             ], static fn (float $by): bool => $by !== 1.0),
-            0.0,
-            $own !== null,
+            wait: 0.0,
+            own: $own !== null,
         );
         $share = $isDone ? 0.0 : ($again ? self::AGAIN : 1.0);
         $fold = $share * $why->fold() / $factor;
 
-        return new Block('step', $load->fold, $number, new Step(
-            $share * $why->show,
-            $fold,
-            $fold > 0.0 ? min(1.0, $step->stuck * $this->policies->stuck) : 0.0,
-            $times->helpSeconds,
-            $load->checkpoint && ! $isDone && $this->checks(),
-        ), $again || $isDone ? null : $why, $again, $isDone);
+        return new Block(kind: 'step', key: $load->fold, step: $number, room: new Step(
+            demo: $share * $why->show,
+            fold: $fold,
+            stuck: $fold > 0.0 ? min(1.0, $step->stuck * $this->policies->stuck) : 0.0,
+            help: $times->helpSeconds,
+            checkpoint: $load->checkpoint && ! $isDone && $this->checks(),
+        ), why: $again || $isDone ? null : $why, again: $again, out: $isDone);
     }
 }

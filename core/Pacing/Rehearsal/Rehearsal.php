@@ -199,16 +199,16 @@ final class Rehearsal
         sort($learners);
 
         return new Answer(
-            $finishes,
-            array_sum($this->learners) / $all,
-            $this->setting->bell === null ? null : $this->done / $all,
-            array_sum($this->idle) / $all / 60,
-            $this->queued / $all / 60,
-            $helperSeconds > 0.0 ? $this->served / $helperSeconds : 0.0,
-            array_map(static fn (float $s): float => $s / $runs, array_values($this->holds)),
-            array_map(static fn (float $s): float => $s / $all, array_values($this->idle)),
-            $this->wave($finishes[$runs - 1]),
-            array_map(static fn (int $p): float => Answer::quantile($learners, $p / 100), range(0, 100)),
+            finishes: $finishes,
+            learner: array_sum($this->learners) / $all,
+            share: $this->setting->bell === null ? null : $this->done / $all,
+            idle: array_sum($this->idle) / $all / 60,
+            queue: $this->queued / $all / 60,
+            busy: $helperSeconds > 0.0 ? $this->served / $helperSeconds : 0.0,
+            holds: array_map(static fn (float $s): float => $s / $runs, array_values($this->holds)),
+            waits: array_map(static fn (float $s): float => $s / $all, array_values($this->idle)),
+            wave: $this->wave($finishes[$runs - 1]),
+            learners: array_map(static fn (int $p): float => Answer::quantile($learners, $p / 100), range(0, 100)),
         );
     }
 

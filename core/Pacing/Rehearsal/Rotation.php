@@ -42,17 +42,17 @@ final class Rotation
         $earlier = ($setting->rounds - 1) * $mean;
 
         return new Answer(
-            $finishes,
-            $sum / count($learners),
-            $setting->bell === null ? null : $done / count($learners),
-            $round->idle,
-            $round->queue,
-            $round->busy,
-            $round->holds,
-            $round->waits,
-            self::wave($round, $earlier, $mean * intdiv($setting->rounds, 2), $finishes[$runs - 1]),
-            array_map(static fn (int $p): float => Answer::quantile($learners, $p / 100), range(0, 100)),
-            $earlier,
+            finishes: $finishes,
+            learner: $sum / count($learners),
+            share: $setting->bell === null ? null : $done / count($learners),
+            idle: $round->idle,
+            queue: $round->queue,
+            busy: $round->busy,
+            holds: $round->holds,
+            waits: $round->waits,
+            wave: self::wave($round, $earlier, $mean * intdiv($setting->rounds, 2), $finishes[$runs - 1]),
+            learners: array_map(static fn (int $p): float => Answer::quantile($learners, $p / 100), range(0, 100)),
+            earlier: $earlier,
         );
     }
 

@@ -87,15 +87,15 @@ final readonly class Setting
         }
 
         return new self(
-            self::whole($data, 'learners'),
-            self::whole($data, 'helpers'),
-            self::number($data, 'gate'),
-            self::number($data, 'sigma_between'),
-            self::number($data, 'sigma_within'),
-            self::number($data, 'factor'),
-            self::number($data, 'miss_factor'),
-            ($data['bell_s'] ?? null) === null ? null : self::number($data, 'bell_s'),
-            array_map(self::step(...), $steps, array_keys($steps)),
+            learners: self::whole($data, 'learners'),
+            helpers: self::whole($data, 'helpers'),
+            gate: self::number($data, 'gate'),
+            between: self::number($data, 'sigma_between'),
+            within: self::number($data, 'sigma_within'),
+            factor: self::number($data, 'factor'),
+            miss: self::number($data, 'miss_factor'),
+            bell: ($data['bell_s'] ?? null) === null ? null : self::number($data, 'bell_s'),
+            steps: array_map(self::step(...), $steps, array_keys($steps)),
         );
     }
 
@@ -121,11 +121,13 @@ final readonly class Setting
         $checkpoint = $step['checkpoint'] ?? false;
 
         return new Step(
-            self::number($step, 'demo_s', "steps.$k."),
-            self::number($step, 'fold_s', "steps.$k."),
-            self::number($step, 'stuck_chance', "steps.$k."),
-            self::number($step, 'help_s', "steps.$k."),
-            is_bool($checkpoint) ? $checkpoint : throw new BadPlan("\"steps.$k.checkpoint\" must be true or false."),
+            demo: self::number($step, 'demo_s', "steps.$k."),
+            fold: self::number($step, 'fold_s', "steps.$k."),
+            stuck: self::number($step, 'stuck_chance', "steps.$k."),
+            help: self::number($step, 'help_s', "steps.$k."),
+            checkpoint: is_bool($checkpoint)
+                ? $checkpoint
+                : throw new BadPlan("\"steps.$k.checkpoint\" must be true or false."),
         );
     }
 

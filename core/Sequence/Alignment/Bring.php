@@ -57,7 +57,7 @@ final readonly class Bring implements Alignment
             throw CannotFold::notFound('The point already lies there, so there is nothing to bring.', $from);
         }
 
-        return new Crease($line, $from, $to, null, $target);
+        return new Crease(line: $line, grip: $from, landing: $to, taken: null, target: $target);
     }
 
     /**

@@ -45,6 +45,6 @@ final readonly class Crease
         }
         $line = $line->distanceTo($grip) < 0 ? $line->reversed() : $line;
 
-        return new self($line, $grip, $line->reflected($grip), $taken, $target);
+        return new self(line: $line, grip: $grip, landing: $line->reflected($grip), taken: $taken, target: $target);
     }
 }

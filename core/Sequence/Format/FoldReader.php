@@ -144,7 +144,13 @@ final readonly class FoldReader
         try {
             return $parse($text);
         } catch (BadLandmark $e) {
-            throw new BadSequence($this->in->line($key), $this->number, $e->getMessage(), null, $e);
+            throw new BadSequence(
+                atLine: $this->in->line($key),
+                step: $this->number,
+                reason: $e->getMessage(),
+                place: null,
+                previous: $e,
+            );
         }
     }
 }

@@ -47,11 +47,11 @@ final readonly class Loader
             $data = Yaml::parse($yaml, Yaml::PARSE_EXCEPTION_ON_INVALID_TYPE);
         } catch (ParseException $e) {
             throw new BadSequence(
-                max(1, $e->getParsedLine()),
-                null,
-                'This is not YAML: '.preg_replace('/ at line \d+.*/s', '.', $e->getMessage()),
-                null,
-                $e,
+                atLine: max(1, $e->getParsedLine()),
+                step: null,
+                reason: 'This is not YAML: '.preg_replace('/ at line \d+.*/s', '.', $e->getMessage()),
+                place: null,
+                previous: $e,
             );
         }
         $lines = LineIndex::of($yaml);
@@ -76,27 +76,27 @@ final readonly class Loader
         $top->knowSteps($list->ids, $list->elsewhere);
         $count = count($list->steps);
         $model = new Sequence(
-            $slug,
-            $top->text('title', null, 80),
-            $top->text('about', null, 600),
-            self::ratio($top),
-            Side::from($top->oneOf('side_up', ['front', 'back'])),
-            $top->whole('age_from', 3, 99),
-            $top->whole('difficulty', 1, 5),
-            $top->stepsThere('resting', $count),
-            $top->stepsThere('checkpoints', $count),
-            $top->texts('cautions'),
-            $list->steps,
-            $parts,
-            $list->routes,
-            $top->texts('talk'),
-            $top->texts('decorate'),
-            $top->texts('display'),
-            $top->someOf('does', Sequence::DOES),
-            $top->someOf('occasions', Sequence::OCCASIONS),
-            GoalReader::all($top, $lines),
-            $top->has('shown') ? $top->step('shown', $count, $count) : null,
-            [...$top->texts('play'), ...array_values(array_filter(array_map(
+            slug: $slug,
+            title: $top->text('title', null, 80),
+            about: $top->text('about', null, 600),
+            ratio: self::ratio($top),
+            sideUp: Side::from($top->oneOf('side_up', ['front', 'back'])),
+            ageFrom: $top->whole('age_from', 3, 99),
+            difficulty: $top->whole('difficulty', 1, 5),
+            resting: $top->stepsThere('resting', $count),
+            checkpoints: $top->stepsThere('checkpoints', $count),
+            cautions: $top->texts('cautions'),
+            steps: $list->steps,
+            parts: $parts,
+            routes: $list->routes,
+            talk: $top->texts('talk'),
+            decorate: $top->texts('decorate'),
+            display: $top->texts('display'),
+            does: $top->someOf('does', Sequence::DOES),
+            occasions: $top->someOf('occasions', Sequence::OCCASIONS),
+            goals: GoalReader::all($top, $lines),
+            shown: $top->has('shown') ? $top->step('shown', $count, $count) : null,
+            play: [...$top->texts('play'), ...array_values(array_filter(array_map(
                 static fn (Route $route): ?string => $route->played(),
                 $list->routes,
             )))],
@@ -129,11 +129,11 @@ final readonly class Loader
                 );
             }
             $parts[$name] = new Part(
-                $name,
-                $in->text('title', null, 80),
-                self::ratio($in),
-                (float) $scale,
-                Side::from($in->oneOf('side_up', ['front', 'back'])),
+                name: $name,
+                title: $in->text('title', null, 80),
+                ratio: self::ratio($in),
+                scale: (float) $scale,
+                sideUp: Side::from($in->oneOf('side_up', ['front', 'back'])),
             );
             $in->nothingElse();
         }

@@ -52,32 +52,34 @@ final readonly class StepReader
     {
         $kind = FoldKind::from($this->in->oneOf('fold', array_column(FoldKind::cases(), 'value')));
         $step = new Step(
-            $this->number,
-            $this->in->line(),
-            $kind,
-            $kind->creases() ? $this->folds->alignment() : null,
-            $kind->creases() ? $this->folds->layers() : Layers::unsaid(),
-            $this->landing($kind),
-            ! ($kind->isUnfoldedAgain() || $kind === FoldKind::Tuck) ||
+            number: $this->number,
+            line: $this->in->line(),
+            kind: $kind,
+            alignment: $kind->creases() ? $this->folds->alignment() : null,
+            layers: $kind->creases() ? $this->folds->layers() : Layers::unsaid(),
+            landing: $this->landing($kind),
+            creaseAsValley: ! ($kind->isUnfoldedAgain() || $kind === FoldKind::Tuck) ||
                 $this->in->oneOf('as', ['valley', 'mountain'], 'valley') === 'valley',
-            $this->also($kind),
-            $kind->isFold() ? $this->name() : null,
-            $this->marks(),
-            $this->in->optionalText('note', 300),
-            $this->steps($kind),
-            $kind === FoldKind::Rotate ? $this->turn() : 0.0,
-            $kind !== FoldKind::TurnOver || $this->in->oneOf('axis', ['upright', 'level'], 'upright') === 'upright',
-            $kind === FoldKind::Repeat ? self::ON[$this->in->oneOf('on', array_keys(self::ON))] : null,
-            $kind->movement() === null ? null : [$kind->movement(), 'read']($kind, $this->in, $this->folds),
-            $this->part,
-            $kind->isForm() ? $this->form() : null,
-            $kind === FoldKind::Attach ? $this->attach() : null,
-            $this->in->optionalText('like', 80),
-            $this->in->optionalText('caution', 300),
-            $this->call(),
-            $free,
-            $kind === FoldKind::PinchMark ? $this->folds->point('at') : null,
-            $kind === FoldKind::Rotate && $this->in->oneOf('places', ['seen', 'opposite'], 'seen') === 'opposite',
+            also: $this->also($kind),
+            name: $kind->isFold() ? $this->name() : null,
+            marks: $this->marks(),
+            note: $this->in->optionalText('note', 300),
+            steps: $this->steps($kind),
+            turn: $kind === FoldKind::Rotate ? $this->turn() : 0.0,
+            upright: $kind !== FoldKind::TurnOver
+                || $this->in->oneOf('axis', ['upright', 'level'], 'upright') === 'upright',
+            on: $kind === FoldKind::Repeat ? self::ON[$this->in->oneOf('on', array_keys(self::ON))] : null,
+            movement: $kind->movement() === null ? null : [$kind->movement(), 'read']($kind, $this->in, $this->folds),
+            part: $this->part,
+            form: $kind->isForm() ? $this->form() : null,
+            attach: $kind === FoldKind::Attach ? $this->attach() : null,
+            like: $this->in->optionalText('like', 80),
+            caution: $this->in->optionalText('caution', 300),
+            call: $this->call(),
+            free: $free,
+            pinchAt: $kind === FoldKind::PinchMark ? $this->folds->point('at') : null,
+            opposite: $kind === FoldKind::Rotate
+                && $this->in->oneOf('places', ['seen', 'opposite'], 'seen') === 'opposite',
         );
         $this->in->has('if') && $this->in->value('if'); // the list of steps has looked at it
         $this->in->nothingElse();
@@ -220,19 +222,19 @@ final readonly class StepReader
         $isKnown = $shape !== null || $opens !== [];
 
         return new Form(
-            $sizes,
-            $this->in->has('solid') ? $this->solid($sizes, $shape !== null) : null,
-            $opens,
-            match (true) {
+            sizes: $sizes,
+            solid: $this->in->has('solid') ? $this->solid($sizes, $shape !== null) : null,
+            opens: $opens,
+            to: match (true) {
                 $opens !== [] => $this->in->whole('to', 1, 179, 90),
                 $shape === FormShape::Fan => $this->in->whole('to', 10, 75, 70),
                 default => 90,
             },
-            $isKnown ? $this->in->whole('turn', -180, 180, -35) : 0,
-            $isKnown ? $this->in->whole('tilt', -90, 90, 25) : 0,
-            $isKnown ? $this->in->whole('roll', -180, 180, 0) : 0,
-            $shape,
-            $curls,
+            turn: $isKnown ? $this->in->whole('turn', -180, 180, -35) : 0,
+            tilt: $isKnown ? $this->in->whole('tilt', -90, 90, 25) : 0,
+            roll: $isKnown ? $this->in->whole('roll', -180, 180, 0) : 0,
+            shape: $shape,
+            curls: $curls,
         );
     }
 
@@ -252,12 +254,12 @@ final readonly class StepReader
         $inFront = $this->in->oneOf('place', ['in front', 'behind'], 'in front') === 'in front';
 
         return new Attach(
-            $part,
-            $this->folds->point('at'),
-            deg2rad($turn),
-            in_array($how, ['glue', 'tape', 'tuck'], true) ? $how : 'glue',
-            $inFront,
-            $this->in->has('hold') ? $this->folds->point('hold') : null,
+            part: $part,
+            at: $this->folds->point('at'),
+            turn: deg2rad($turn),
+            how: in_array($how, ['glue', 'tape', 'tuck'], true) ? $how : 'glue',
+            inFront: $inFront,
+            hold: $this->in->has('hold') ? $this->folds->point('hold') : null,
         );
     }
 

@@ -91,16 +91,16 @@ final readonly class Handling
         [$stack, $moving, $flaps] = self::layers($action, $journey, $edge);
 
         return new self(
-            $journey->a,
-            $journey->b,
-            $edge,
-            self::target($action, $journey->b),
-            self::line($action),
-            count($moving),
-            count($stack),
-            $flaps,
-            $moving === [] || $moving[0] === $stack[0],
-            Way::of($journey->a, $journey->b),
+            at: $journey->a,
+            to: $journey->b,
+            edge: $edge,
+            target: self::target($action, $journey->b),
+            line: self::line($action),
+            layers: count($moving),
+            of: count($stack),
+            flaps: $flaps,
+            fromTop: $moving === [] || $moving[0] === $stack[0],
+            way: Way::of($journey->a, $journey->b),
         );
     }
 
@@ -109,7 +109,18 @@ final readonly class Handling
     {
         $all = count(Stacks::facesAt($action->state, $at));
 
-        return new self($at, $to, null, null, null, $all, $all, 1, true, Way::of($at, $to));
+        return new self(
+            at: $at,
+            to: $to,
+            edge: null,
+            target: null,
+            line: null,
+            layers: $all,
+            of: $all,
+            flaps: 1,
+            fromTop: true,
+            way: Way::of($at, $to),
+        );
     }
 
     /**

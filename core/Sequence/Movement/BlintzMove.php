@@ -44,7 +44,13 @@ final readonly class BlintzMove implements Movement
             $line =
                 Line::bringing($corner, $centre) ??
                 throw CannotFold::notFound('A corner already lies at the centre.', $corner);
-            $state = SimpleFold::apply($state, $line, $this->valley, Flaps::beyond($state, $line)->all(), $label);
+            $state = SimpleFold::apply(
+                state: $state,
+                line: $line,
+                valley: $this->valley,
+                moving: Flaps::beyond($state, $line)->all(),
+                origin: $label,
+            );
         }
 
         return new Made($state, $corners[0], $centre);

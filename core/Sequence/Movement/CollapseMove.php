@@ -44,11 +44,11 @@ final readonly class CollapseMove implements Movement
             throw $in->bad('stays', '"stays" must be a point of the sheet: A to D, centre or "paper SHARE SHARE".');
         }
         $move = new self(
-            $folds->lines('valley'),
-            $folds->lines('mountain'),
-            $folds->lines('flat'),
-            $stays,
-            $in->oneOf('moves', ['on top', 'under'], 'on top') === 'on top',
+            valley: $folds->lines('valley'),
+            mountain: $folds->lines('mountain'),
+            flat: $folds->lines('flat'),
+            stays: $stays,
+            onTop: $in->oneOf('moves', ['on top', 'under'], 'on top') === 'on top',
         );
 
         return $move->valley !== [] || $move->mountain !== []
@@ -72,7 +72,13 @@ final readonly class CollapseMove implements Movement
                 }
             }
         }
-        $after = Collapse::apply($setting->state, $creases, $this->stays?->onSheet($setting), $this->onTop, $label);
+        $after = Collapse::apply(
+            state: $setting->state,
+            creases: $creases,
+            stays: $this->stays?->onSheet($setting),
+            onTop: $this->onTop,
+            origin: $label,
+        );
         [$grip, $landing] = self::furthest($setting, $after->positionOf(...));
 
         return new Made($after, $grip, $landing);

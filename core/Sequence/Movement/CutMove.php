@@ -43,9 +43,21 @@ final readonly class CutMove implements Movement
     public function make(Setting $setting, string $label): Made
     {
         $cuts = array_map(static fn (LineRef $line): Segment => $line->trace($setting), $this->lines);
-        $after = Cutting::apply($setting->state, $cuts, $this->layers, $this->remove?->locate($setting), $label);
+        $after = Cutting::apply(
+            state: $setting->state,
+            cuts: $cuts,
+            layers: $this->layers,
+            remove: $this->remove?->locate($setting),
+            origin: $label,
+        );
 
-        return new Made($after, $cuts[0]->a, $cuts[0]->b, $cuts[0]->straight(), $cuts);
+        return new Made(
+            after: $after,
+            grip: $cuts[0]->a,
+            landing: $cuts[0]->b,
+            line: $cuts[0]->straight(),
+            cuts: $cuts,
+        );
     }
 
     public function says(Change $change): Saying

@@ -38,11 +38,11 @@ final readonly class DrawOutMove implements Movement
         $held = $setting->creases[$this->crease]
             ?? throw CannotFold::notFound("No earlier step makes a crease called \"{$this->crease}\".");
         [$after, $grip, $landing, $line] = DrawOut::apply(
-            $setting->state,
-            $held,
-            $this->around->locate($setting),
-            $this->to->locate($setting),
-            $label,
+            state: $setting->state,
+            held: $held,
+            pivot: $this->around->locate($setting),
+            to: $this->to->locate($setting),
+            origin: $label,
         );
 
         return new Made($after, $grip, $landing, $line);

@@ -31,7 +31,13 @@ final readonly class EarMove implements Movement
         $away = $this->away->locate($setting);
         $landing = $away->plus($toward->minus($away)->unit()->times($tip->distanceTo($away)));
 
-        return new Made(RabbitEar::apply($setting->state, $toward, $away, $tip, $label), $tip, $landing);
+        return new Made(RabbitEar::apply(
+            state: $setting->state,
+            toward: $toward,
+            away: $away,
+            tip: $tip,
+            origin: $label,
+        ), $tip, $landing);
     }
 
     public function says(Change $change): Saying

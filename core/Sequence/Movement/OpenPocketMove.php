@@ -36,7 +36,7 @@ final readonly class OpenPocketMove implements Movement
         );
 
         return new Made(
-            OpenPocket::apply($setting->state, $corner, $other, $end, $label),
+            OpenPocket::apply(state: $setting->state, corner: $corner, other: $other, end: $end, origin: $label),
             $corner,
             OpenPocket::swing($corner, $middle, $end)->of($corner),
             $middle,

@@ -42,12 +42,12 @@ final readonly class PleatMove implements Movement
         $valley = $inside !== null || $in->oneOf('as', ['valley', 'mountain'], 'valley') === 'valley';
 
         return new self(
-            $folds->line('along'),
-            $folds->line('back'),
-            $folds->point('move'),
-            $folds->layers(),
-            $valley,
-            $inside,
+            first: $folds->line('along'),
+            back: $folds->line('back'),
+            move: $folds->point('move'),
+            layers: $folds->layers(),
+            valleyFirst: $valley,
+            insideCrimp: $inside,
         );
     }
 
@@ -73,7 +73,13 @@ final readonly class PleatMove implements Movement
                 ->clippedBy($setting->state->placements[$face]->inverse()->ofLine($back->line))
                 ->centroid();
         }
-        $state = $this->fold($setting->state, $first->line, $flap, $this->valleyFirst, $label);
+        $state = $this->fold(
+            state: $setting->state,
+            line: $first->line,
+            faces: $flap,
+            valley: $this->valleyFirst,
+            label: $label,
+        );
         $line =
             Line::through(
                 $first->line->reflected($back->line->foot()),
@@ -92,12 +98,24 @@ final readonly class PleatMove implements Movement
             }
         }
         // seen on the flap, which has turned over: a mountain of the sheet
-        $after = $this->fold($state, $line, array_keys($faces), $this->valleyFirst, $label);
+        $after = $this->fold(
+            state: $state,
+            line: $line,
+            faces: array_keys($faces),
+            valley: $this->valleyFirst,
+            label: $label,
+        );
 
         // a crimp is done at once
         $between = $this->insideCrimp === null ? [$state] : [];
 
-        return new Made($after, $grip, $line->reflected($tip), $first->line, between: $between);
+        return new Made(
+            after: $after,
+            grip: $grip,
+            landing: $line->reflected($tip),
+            line: $first->line,
+            between: $between,
+        );
     }
 
     public function says(Change $change): Saying
@@ -114,7 +132,7 @@ final readonly class PleatMove implements Movement
     private function fold(FoldedState $state, Line $line, array $faces, bool $valley, string $label): FoldedState
     {
         return $this->insideCrimp === null
-            ? SimpleFold::apply($state, $line, $valley, $faces, $label)
-            : Reverse::apply($state, $line, $faces, $this->insideCrimp, $label);
+            ? SimpleFold::apply(state: $state, line: $line, valley: $valley, moving: $faces, origin: $label)
+            : Reverse::apply(state: $state, line: $line, flap: $faces, inside: $this->insideCrimp, origin: $label);
     }
 }

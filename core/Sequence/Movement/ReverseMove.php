@@ -31,7 +31,13 @@ final readonly class ReverseMove implements Movement
         $flap = $this->layers->choose($setting, $crease);
 
         return new Made(
-            Reverse::apply($setting->state, $crease->line, $flap, $this->inside, $label),
+            Reverse::apply(
+                state: $setting->state,
+                line: $crease->line,
+                flap: $flap,
+                inside: $this->inside,
+                origin: $label,
+            ),
             $crease->grip,
             $crease->landing,
             $crease->line,

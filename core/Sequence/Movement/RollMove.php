@@ -54,21 +54,21 @@ final readonly class RollMove implements Movement
         for ($turn = $this->turns - 1; $turn >= 0; $turn--) {
             $line = self::shifted($last->line, $out->times($turn));
             $state = SimpleFold::apply(
-                $state,
-                $line,
-                $this->valley,
-                self::still($setting->state, $flap, $state, $line),
-                $label,
+                state: $state,
+                line: $line,
+                valley: $this->valley,
+                moving: self::still($setting->state, $flap, $state, $line),
+                origin: $label,
             );
             $between[] = $state;
         }
         $first = self::shifted($last->line, $out->times($this->turns - 1));
 
         return new Made(
-            $state,
-            $tip,
-            $first->reflected($tip),
-            $last->line,
+            after: $state,
+            grip: $tip,
+            landing: $first->reflected($tip),
+            line: $last->line,
             between: array_slice($between, 0, -1),
         );
     }

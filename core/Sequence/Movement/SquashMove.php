@@ -36,10 +36,17 @@ final readonly class SquashMove implements Movement
         }
 
         return new Made(
-            Squash::apply($setting->state, $edge->straight(), $hinge->straight(), $crease->line, $crease->grip, $label),
-            $crease->grip,
-            $crease->landing,
-            $hinge->straight(),
+            after: Squash::apply(
+                state: $setting->state,
+                ridge: $edge->straight(),
+                hinge: $hinge->straight(),
+                bisector: $crease->line,
+                grip: $crease->grip,
+                origin: $label,
+            ),
+            grip: $crease->grip,
+            landing: $crease->landing,
+            line: $hinge->straight(),
             taken: $edge,
         );
     }

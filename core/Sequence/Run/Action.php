@@ -57,22 +57,22 @@ final readonly class Action
     public function asBehind(): self
     {
         return new self(
-            $this->kind,
-            $this->state,
-            $this->crease,
-            $this->valley,
-            $this->moving,
-            $this->faces,
-            true,
-            $this->mirrored,
-            $this->change,
-            $this->grip,
-            $this->landing,
-            $this->line,
-            $this->cuts,
-            $this->movement,
-            $this->taken,
-            $this->pinch,
+            kind: $this->kind,
+            state: $this->state,
+            crease: $this->crease,
+            valley: $this->valley,
+            moving: $this->moving,
+            faces: $this->faces,
+            behind: true,
+            mirrored: $this->mirrored,
+            change: $this->change,
+            grip: $this->grip,
+            landing: $this->landing,
+            line: $this->line,
+            cuts: $this->cuts,
+            movement: $this->movement,
+            taken: $this->taken,
+            pinch: $this->pinch,
         );
     }
 }

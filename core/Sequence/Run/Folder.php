@@ -168,10 +168,25 @@ final class Folder
             $place = $e instanceof CannotFold ? $e->place : null;
             throw $e instanceof BadSequence
                 ? $e
-                : new BadSequence($step->line, $step->number, $e->getMessage(), $place, $e);
+                : new BadSequence(
+                    atLine: $step->line,
+                    step: $step->number,
+                    reason: $e->getMessage(),
+                    place: $place,
+                    previous: $e,
+                );
         }
 
-        return new FoldedStep($step, $before, $this->state, $this->actions, $called, $attached, $this->stages, $range);
+        return new FoldedStep(
+            step: $step,
+            before: $before,
+            after: $this->state,
+            actions: $this->actions,
+            called: $called,
+            attached: $attached,
+            stages: $this->stages,
+            range: $range,
+        );
     }
 
     /**
@@ -230,13 +245,13 @@ final class Folder
     private function setting(bool $mirrored = false, ?FoldedState $seen = null, bool $flipped = false): Setting
     {
         return new Setting(
-            $this->state,
-            $this->names->marks,
-            $this->names->creases,
-            $mirrored,
-            $seen,
-            $flipped,
-            $this->opposite,
+            state: $this->state,
+            marks: $this->names->marks,
+            creases: $this->names->creases,
+            mirrored: $mirrored,
+            seen: $seen,
+            flipped: $flipped,
+            opposite: $this->opposite,
         );
     }
 
@@ -287,7 +302,13 @@ final class Folder
         try {
             match ($step->also) {
                 'mirrored' => $this->once($step, ! $mirrored, false, $first),
-                'opposite' => $this->once($step, $mirrored, false, $first, true),
+                'opposite' => $this->once(
+                    step: $step,
+                    mirrored: $mirrored,
+                    behind: false,
+                    first: $first,
+                    flipped: true,
+                ),
                 default => $this->behind(
                     fn () => $this->once($step, ! $mirrored, true, self::behindOf($first, $before)),
                 ),
@@ -339,7 +360,7 @@ final class Folder
         bool $flipped = false,
     ): void {
         if ($step->movement === null) {
-            $this->crease($step, $mirrored, $behind, $first, $flipped);
+            $this->crease(step: $step, mirrored: $mirrored, behind: $behind, first: $first, flipped: $flipped);
 
             return;
         }
@@ -350,21 +371,21 @@ final class Folder
         );
         $change = Change::between($before, $made->after);
         $this->actions[] = new Action(
-            $step->kind,
-            $before,
-            null,
-            true,
-            $change->moving,
-            $change->faces,
-            $behind,
-            $mirrored,
-            $change,
-            $made->grip,
-            $made->landing,
-            $made->line,
-            $made->cuts,
-            $step->movement,
-            $made->taken,
+            kind: $step->kind,
+            state: $before,
+            crease: null,
+            valley: true,
+            moving: $change->moving,
+            faces: $change->faces,
+            behind: $behind,
+            mirrored: $mirrored,
+            change: $change,
+            grip: $made->grip,
+            landing: $made->landing,
+            line: $made->line,
+            cuts: $made->cuts,
+            movement: $step->movement,
+            taken: $made->taken,
         );
         $this->go(...$made->between, ...[$made->after]);
     }
@@ -380,35 +401,54 @@ final class Folder
             : PinchPlace::on($this->state, $crease->line, $step->pinchAt->locate($setting));
         $moving = array_map(fn (int $face): Polygon => $this->state->polygons[$face]->clippedBy($crease->line), $faces);
         $this->actions[] = new Action(
-            $step->kind,
-            $this->state,
-            $crease,
-            $valley,
-            $moving,
-            $faces,
-            $behind,
-            $mirrored,
+            kind: $step->kind,
+            state: $this->state,
+            crease: $crease,
+            valley: $valley,
+            moving: $moving,
+            faces: $faces,
+            behind: $behind,
+            mirrored: $mirrored,
             pinch: $pinch,
         );
         $creased = $step->kind->isUnfoldedAgain()
-            ? SimpleFold::crease($this->state, $crease->line, $valley, $faces, $step->label())
+            ? SimpleFold::crease(
+                state: $this->state,
+                line: $crease->line,
+                valley: $valley,
+                moving: $faces,
+                origin: $step->label(),
+            )
             : null;
         $after = match (true) {
             $pinch !== null => $this->state->pinched($pinch, $faces, $step->label()),
             $creased !== null => $creased,
             $step->kind === FoldKind::Tuck => Tuck::apply(
-                $this->state,
-                $crease->line,
-                $faces,
-                $valley,
-                $step->landing->under,
-                $step->label(),
+                state: $this->state,
+                line: $crease->line,
+                flap: $faces,
+                valley: $valley,
+                under: $step->landing->under,
+                origin: $step->label(),
             ),
-            default => SimpleFold::apply($this->state, $crease->line, $valley, $faces, $step->label(), $step->landing),
+            default => SimpleFold::apply(
+                state: $this->state,
+                line: $crease->line,
+                valley: $valley,
+                moving: $faces,
+                origin: $step->label(),
+                landing: $step->landing,
+            ),
         };
         if ($step->kind->isUnfoldedAgain()) {
             $this->thereAndBack(
-                SimpleFold::apply($this->state, $crease->line, $valley, $faces, $step->label()),
+                SimpleFold::apply(
+                    state: $this->state,
+                    line: $crease->line,
+                    valley: $valley,
+                    moving: $faces,
+                    origin: $step->label(),
+                ),
                 $after,
             );
         } else {
@@ -434,7 +474,16 @@ final class Folder
 
     private function turn(Step $step, FoldedState $turned): void
     {
-        $this->actions[] = new Action($step->kind, $this->state, null, false, [], [], false, false);
+        $this->actions[] = new Action(
+            kind: $step->kind,
+            state: $this->state,
+            crease: null,
+            valley: false,
+            moving: [],
+            faces: [],
+            behind: false,
+            mirrored: false,
+        );
         $this->go($turned);
     }
 
@@ -448,7 +497,16 @@ final class Folder
     {
         $this->samePiece($step, $step->steps[0]);
         [$before, $after] = $this->past[$step->steps[0]];
-        $this->actions[] = new Action($step->kind, $this->state, null, false, [], [], false, false);
+        $this->actions[] = new Action(
+            kind: $step->kind,
+            state: $this->state,
+            crease: null,
+            valley: false,
+            moving: [],
+            faces: [],
+            behind: false,
+            mirrored: false,
+        );
         $this->go(Unfolding::of($this->state, $before, $after));
     }
 

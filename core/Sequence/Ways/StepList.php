@@ -149,7 +149,7 @@ final class StepList
 
         $holds = fn (array $asked): bool => $this->holds($in, $asked, 'by_eye');
 
-        return StepReader::read($in, $number, $part, $this->parts, $holds);
+        return StepReader::read(in: $in, number: $number, part: $part, parts: $this->parts, holds: $holds);
     }
 
     /** @param  'route'|'choice'  $kind */
@@ -195,18 +195,24 @@ final class StepList
             $way->nothingElse();
             // the other ways are read all the same, so that a mistake in them is found
             $list = $key === $chosen ? $this : clone $untouched;
-            $list->read($steps, "$path.options.$key.steps", $part, true, $isChoice);
+            $list->read(
+                list: $steps,
+                path: "$path.options.$key.steps",
+                part: $part,
+                inRoute: true,
+                mayBeEmpty: $isChoice,
+            );
             $list === $this || array_push($this->elsewhere, ...array_keys(array_diff_key($list->ids, $this->ids)));
         }
         $this->routes[$name] = new Route(
-            $name,
-            $titles,
-            $chosen,
-            $first,
-            count($this->steps),
-            ! $isChoice,
-            $question,
-            $when,
+            name: $name,
+            options: $titles,
+            chosen: $chosen,
+            firstStep: $first,
+            lastStep: count($this->steps),
+            alike: ! $isChoice,
+            question: $question,
+            when: $when,
             play: $play,
         );
     }

@@ -108,11 +108,17 @@ final readonly class Beaks implements Shape
             $line = $this->fold;
             $foot = Vector::plus($on, -$away, [$line->normal->x, $line->normal->y, 0.0]);
 
-            return Vector::plus($foot, -$away * cos($turn), [$line->normal->x, $line->normal->y, 0.0], 1.0, [
-                0.0,
-                0.0,
-                -$away * sin($turn),
-            ]);
+            return Vector::plus(
+                p: $foot,
+                a: -$away * cos($turn),
+                u: [$line->normal->x, $line->normal->y, 0.0],
+                b: 1.0,
+                v: [
+                    0.0,
+                    0.0,
+                    -$away * sin($turn),
+                ],
+            );
         }
 
         return $this->floor->onTable($this->risen($p, $middle, $tip, deg2rad(self::RISE) * ($progress - 1)));
@@ -180,7 +186,7 @@ final readonly class Beaks implements Shape
         }
         [$far, $across] = [max(abs($a), abs($b)) / $h, min(abs($a), abs($b)) / $h];
 
-        return Vector::plus($o, $far, Vector::minus($m, $o), $across, Vector::minus($v, $m));
+        return Vector::plus(p: $o, a: $far, u: Vector::minus($m, $o), b: $across, v: Vector::minus($v, $m));
     }
 
     /** @return array{float, float, float} of the small square's corner in the quarter with these signs */

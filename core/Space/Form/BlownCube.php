@@ -87,7 +87,7 @@ final readonly class BlownCube implements Shape
             ];
         }
 
-        return new self($flat, $e, $middle, [$tip, $down, $across], $roles);
+        return new self(flat: $flat, e: $e, middle: $middle, frame: [$tip, $down, $across], roles: $roles);
     }
 
     public function bends(int $face): array
@@ -147,7 +147,13 @@ final readonly class BlownCube implements Shape
             $next = $this->roles[($quarter + 1) % 4][0]; // counterclockwise of it: in front or behind
             $half = self::left($from, $quarter) > 0 ? 1 : -1;
             $down = $along ? abs($from->x) : abs($from->y);
-            [$out, $low, $forward] = $this->side($far, $half * $left, $down, $aside, $c);
+            [$out, $low, $forward] = $this->side(
+                far: $far,
+                beside: $half * $left,
+                cellFar: $down,
+                cellBeside: $aside,
+                c: $c,
+            );
 
             return $this->onTable([$low, $sign * $out, $next * $half * $forward]);
         }
@@ -185,7 +191,13 @@ final readonly class BlownCube implements Shape
     {
         $e = $this->e;
         if ($cellFar > 2 * $e) {
-            [$out, $low, $forward] = $this->side(4 * $e - $far, $beside, 4 * $e - $cellFar, $cellBeside, $c);
+            [$out, $low, $forward] = $this->side(
+                far: 4 * $e - $far,
+                beside: $beside,
+                cellFar: 4 * $e - $cellFar,
+                cellBeside: $cellBeside,
+                c: $c,
+            );
 
             return [$out, 2 * $e * (1 + $c) - $low, $forward];
         }

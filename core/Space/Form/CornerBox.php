@@ -136,17 +136,17 @@ final readonly class CornerBox implements Shape
             $rim = [$q, $q + $q * cos($wall), $q * sin($wall)];
 
             return $ym > $am
-                ? self::in($base, $rim, $gusset, ($y - $q) / $q, ($a - $q) / $q)
-                : self::in($base, $out(2 * $q, $q), $gusset, ($a - $q) / $q, ($y - $q) / $q);
+                ? self::in(p: $base, r: $rim, s: $gusset, far: ($y - $q) / $q, across: ($a - $q) / $q)
+                : self::in(p: $base, r: $out(2 * $q, $q), s: $gusset, far: ($a - $q) / $q, across: ($y - $q) / $q);
         }
         [$tip, $turn] = $over;
         $p = match (true) {
             $ym > $q => self::in(
-                $out(2 * $q, $q),
-                $out(3 * $q, $q),
-                Vector::plus($gusset, 1.0, $out(3 * $q, $q), -1.0, $out(2 * $q, $q)),
-                ($a - 2 * $q) / $q,
-                ($y - $q) / $q,
+                p: $out(2 * $q, $q),
+                r: $out(3 * $q, $q),
+                s: Vector::plus(p: $gusset, a: 1.0, u: $out(3 * $q, $q), b: -1.0, v: $out(2 * $q, $q)),
+                far: ($a - 2 * $q) / $q,
+                across: ($y - $q) / $q,
             ),
             $am > 3 * $q && $tip > 0 => [
                 $q + ($a - 3 * $q) * sin($tip),
@@ -190,7 +190,7 @@ final readonly class CornerBox implements Shape
      */
     private static function in(array $p, array $r, array $s, float $far, float $across): array
     {
-        return Vector::plus($p, $far, Vector::minus($r, $p), $across, Vector::minus($s, $r));
+        return Vector::plus(p: $p, a: $far, u: Vector::minus($r, $p), b: $across, v: Vector::minus($s, $r));
     }
 
     private static function within(float $share): float

@@ -65,7 +65,13 @@ final readonly class DrawnBoat implements Shape
         $isTip = self::tips($flat, [new Segment($keel, $left), new Segment($keel, $right)]);
         $isFront = self::fronts($flat, [new Segment($peak, $left), new Segment($peak, $right)]);
 
-        return $isTip === null || $isFront === null ? null : new self($flat, $isTip, $isFront, $keel, $s);
+        return $isTip === null || $isFront === null ? null : new self(
+            flat: $flat,
+            isTip: $isTip,
+            isFront: $isFront,
+            keel: $keel,
+            s: $s,
+        );
     }
 
     /**
@@ -187,10 +193,16 @@ final readonly class DrawnBoat implements Shape
         [$outOfMiddle, $upOfMiddle] = $this->unfolded($middle, $isTip, $side);
         if ($upOfMiddle * $m > $outOfMiddle * (1 - $m)) {
             $far = $out / ($m * $this->s);
-            $p = $this->between($keel, $turn, $far, $peak, $up / $this->s - $far * (1 - $m));
+            $p = $this->between(
+                keel: $keel,
+                turn: $turn,
+                far: $far,
+                end: $peak,
+                further: $up / $this->s - $far * (1 - $m),
+            );
         } else {
             $far = $up / ((1 - $m) * $this->s);
-            $p = $this->between($keel, $turn, $far, $tip, $out / $this->s - $far * $m);
+            $p = $this->between(keel: $keel, turn: $turn, far: $far, end: $tip, further: $out / $this->s - $far * $m);
         }
 
         return [$this->keel->x + $side * $p[0], $this->keel->y + $p[1], $p[2]];
@@ -255,11 +267,11 @@ final readonly class DrawnBoat implements Shape
         $rest = 1 - $far - $further;
 
         return Vector::plus(
-            [$rest * $keel[0], $rest * $keel[1], $rest * $keel[2]],
-            $far,
-            $turn,
-            $further,
-            $end,
+            p: [$rest * $keel[0], $rest * $keel[1], $rest * $keel[2]],
+            a: $far,
+            u: $turn,
+            b: $further,
+            v: $end,
         );
     }
 }

@@ -55,7 +55,14 @@ final class Layers
                 foreach (array_slice($cells, $k + 1) as $other) {
                     $at = $this->overlap($one, $other, $normals[$cells[0]], $now);
                     if ($at !== null) {
-                        $isOver = $this->isOver($one, $other, $at, $moments, $normals, $cells[0]);
+                        $isOver = $this->isOver(
+                            one: $one,
+                            other: $other,
+                            at: $at,
+                            moments: $moments,
+                            normals: $normals,
+                            first: $cells[0],
+                        );
                         $over[$isOver ? $one : $other][] = $isOver ? $other : $one;
                     }
                 }
@@ -122,7 +129,7 @@ final class Layers
         }
         $c = $common->centroid();
 
-        return Vector::plus($origin, $c->x, $u, $c->y, $v);
+        return Vector::plus(p: $origin, a: $c->x, u: $u, b: $c->y, v: $v);
     }
 
     /**
@@ -142,11 +149,11 @@ final class Layers
             $was = $moments[$i];
             $gap = Vector::minus($this->placed($one, $onOne, $was), $this->placed($other, $onOther, $was));
             $mean = Vector::plus(
-                [0.0, 0.0, 0.0],
-                $faces($one),
-                $this->normal($one, $was),
-                $faces($other),
-                $this->normal($other, $was),
+                p: [0.0, 0.0, 0.0],
+                a: $faces($one),
+                u: $this->normal($one, $was),
+                b: $faces($other),
+                v: $this->normal($other, $was),
             );
             $apart = Vector::dot($gap, Vector::unit($mean));
             if (abs($apart) > self::APART * $this->mesh->side) {
@@ -184,7 +191,7 @@ final class Layers
     {
         [$o, $u, $v] = $this->sides($cell, $at);
 
-        return Vector::plus($o, $by[0], $u, $by[1], $v);
+        return Vector::plus(p: $o, a: $by[0], u: $u, b: $by[1], v: $v);
     }
 
     /**

@@ -110,7 +110,7 @@ final readonly class LeafPyramid implements Shape
         } else {
             // in the plane of the inner direction, which lay on the axis, and the edge, 22.5 degrees from it
             $far = $across * $out / sin(self::HALF);
-            $p = Vector::plus([0.0, 0.0, 0.0], $down - $far * cos(self::HALF), $inner, $far, $edge);
+            $p = Vector::plus(p: [0.0, 0.0, 0.0], a: $down - $far * cos(self::HALF), u: $inner, b: $far, v: $edge);
         }
         $on = $this->frame[0]->plus($this->frame[1]->times($p[0]))->plus($this->frame[2]->times($p[1]));
 
@@ -128,11 +128,11 @@ final readonly class LeafPyramid implements Shape
             'width' => $edge * Vector::far($one, $other),
             'height' => $edge * $one[0],
             'slope' => $edge * Vector::length(Vector::plus(
-                [0.0, 0.0, 0.0],
-                0.5,
-                $one,
-                0.5,
-                $other,
+                p: [0.0, 0.0, 0.0],
+                a: 0.5,
+                u: $one,
+                b: 0.5,
+                v: $other,
             )),
         ];
     }

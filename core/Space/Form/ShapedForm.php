@@ -197,14 +197,14 @@ final class ShapedForm
         }
 
         return new Mesh(
-            $mesh->side,
-            $mesh->sheet,
-            $mesh->cells,
-            $mesh->from,
-            $mesh->to,
-            $hinges,
-            $mesh->triangles,
-            $mesh->cellOf,
+            side: $mesh->side,
+            sheet: $mesh->sheet,
+            cells: $mesh->cells,
+            from: $mesh->from,
+            to: $mesh->to,
+            hinges: $hinges,
+            triangles: $mesh->triangles,
+            cellOf: $mesh->cellOf,
         );
     }
 }

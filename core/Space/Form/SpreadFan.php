@@ -66,12 +66,12 @@ final readonly class SpreadFan implements Shape
         $isOver = $flat->order->above($faces[$pleats - 1], $faces[0]) ?? true;
 
         return new self(
-            $pleats,
-            $width,
-            $sheet->height,
-            deg2rad($spread),
-            [$end, $along, $across],
-            $isOver ? 1.0 : -1.0,
+            pleats: $pleats,
+            width: $width,
+            length: $sheet->height,
+            spread: deg2rad($spread),
+            frame: [$end, $along, $across],
+            side: $isOver ? 1.0 : -1.0,
         );
     }
 

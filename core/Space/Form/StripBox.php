@@ -114,7 +114,13 @@ final readonly class StripBox implements Shape
         $r = [$a + $b * cos($door), $b, $b * sin($door)];
         $d = [$a - $b, $b + $b * cos($end), $b * sin($end)];
 
-        return Vector::plus($k, ($a - $x) / $b, Vector::minus($r, $k), ($y - $b) / $b, Vector::minus($d, $r));
+        return Vector::plus(
+            p: $k,
+            a: ($a - $x) / $b,
+            u: Vector::minus($r, $k),
+            b: ($y - $b) / $b,
+            v: Vector::minus($d, $r),
+        );
     }
 
     public function sizes(): array

@@ -124,7 +124,16 @@ final class MeshBuilder
         }
         $side = min($this->before->sheet->width, $this->before->sheet->height);
 
-        return new Mesh($side, $sheet, $cells, $from, $to, $hinges, $triangles, $cellOf);
+        return new Mesh(
+            side: $side,
+            sheet: $sheet,
+            cells: $cells,
+            from: $from,
+            to: $to,
+            hinges: $hinges,
+            triangles: $triangles,
+            cellOf: $cellOf,
+        );
     }
 
     /** @return array{list<list<int>>, list<int>, list<int>} loops of points, faces before, faces after */

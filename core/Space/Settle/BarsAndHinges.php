@@ -182,7 +182,7 @@ final class BarsAndHinges
         $energy = $this->kb * $sum;
         $angles = [];
         foreach ($this->hinges as $h => [$p, $q, $l, $r, $w]) {
-            $angle = self::angle($x, 3 * $p, 3 * $q, 3 * $l, 3 * $r);
+            $angle = self::angle(x: $x, p: 3 * $p, q: 3 * $q, l: 3 * $l, r: 3 * $r);
             $d = $angle - $last[$h];
             $angles[] = $now = $last[$h] + $d - 2 * M_PI * round($d / (2 * M_PI));
             $off = $now - $this->targets[$h];
@@ -230,7 +230,7 @@ final class BarsAndHinges
      */
     public static function angleOf(array $from, array $to, array $left, array $right): float
     {
-        return self::angle([...$from, ...$to, ...$left, ...$right], 0, 3, 6, 9);
+        return self::angle(x: [...$from, ...$to, ...$left, ...$right], p: 0, q: 3, l: 6, r: 9);
     }
 
     /** @param  array<int, float>  $x */
@@ -281,7 +281,13 @@ final class BarsAndHinges
             self::add($matrix, $gradient, $row, sqrt($this->kb) * ($l / $length - 1));
         }
         foreach ($this->hinges as $h => [$p, $q, $l, $r, $w]) {
-            $this->addHinge($matrix, $gradient, [$p, $q, $l, $r], sqrt($w), $this->angles[$h] - $this->targets[$h]);
+            $this->addHinge(
+                matrix: $matrix,
+                gradient: $gradient,
+                nodes: [$p, $q, $l, $r],
+                weight: sqrt($w),
+                off: $this->angles[$h] - $this->targets[$h],
+            );
         }
         $inverse = 1 / ($this->side * $this->side);
         foreach ([$this->pulls, $this->holds] as $pulls) {

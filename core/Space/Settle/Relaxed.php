@@ -80,21 +80,21 @@ final class Relaxed
         }
         [$bars, $hinges, $starts, $ends, $ridges] = self::parts($mesh, $nodeOf, $fixed, $isOpened);
         $paper = new BarsAndHinges(
-            self::numbers($passage->start, $nodeOf, $nodes),
-            $fixed,
-            $bars,
-            $hinges,
-            $starts,
-            $mesh->side,
-            $stiff,
-            $stacks->ties ?? [],
-            1e4,
-            $isOpened && $stacks !== null ? [...$stacks->rows, ...$stacks->sides()] : [],
-            $oneSided,
+            x: self::numbers($passage->start, $nodeOf, $nodes),
+            fixed: $fixed,
+            bars: $bars,
+            hinges: $hinges,
+            angles: $starts,
+            side: $mesh->side,
+            kb: $stiff,
+            ties: $stacks->ties ?? [],
+            kt: 1e4,
+            rows: $isOpened && $stacks !== null ? [...$stacks->rows, ...$stacks->sides()] : [],
+            ko: $oneSided,
         );
         $course = new Continuation(
-            $paper,
-            static function (float $t) use ($starts, $ends, $ridges, $opens): array {
+            paper: $paper,
+            targets: static function (float $t) use ($starts, $ends, $ridges, $opens): array {
                 $targets = [];
                 foreach ($starts as $h => $start) {
                     $targets[] = isset($ridges[$h])
@@ -104,19 +104,19 @@ final class Relaxed
 
                 return $targets;
             },
-            self::numbers($passage->end, $nodeOf, $nodes),
-            $mesh->side,
-            $mode === 'all' ? [] : self::anchors($passage, $nodeOf, $fixed),
-            $isOpened ? self::ridge($passage, $nodeOf) : [],
+            end: self::numbers($passage->end, $nodeOf, $nodes),
+            side: $mesh->side,
+            anchors: $mode === 'all' ? [] : self::anchors($passage, $nodeOf, $fixed),
+            holds: $isOpened ? self::ridge($passage, $nodeOf) : [],
         );
         $lands = $course->run();
 
         return new self(
-            array_map(static fn (array $x): array => self::points($x, $nodeOf), $course->frames),
-            $lands,
-            $paper->unknowns(),
-            $paper->solves,
-            $mode,
+            frames: array_map(static fn (array $x): array => self::points($x, $nodeOf), $course->frames),
+            lands: $lands,
+            unknowns: $paper->unknowns(),
+            solves: $paper->solves,
+            mode: $mode,
         );
     }
 

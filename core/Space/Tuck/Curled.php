@@ -70,7 +70,7 @@ final readonly class Curled
         }
         $reach = max([0.0, ...array_map($mouth->distanceTo(...), self::corners($flat, $cells))]);
         $loop = TipLoop::of($reach, $flat->mesh->side);
-        $bent = self::cut($flat, $mouth, $loop, $cells, $front);
+        $bent = self::cut(flat: $flat, mouth: $mouth, loop: $loop, tip: $cells, front: $front);
         $isTip = self::lieIn($flat, $bent, $cells);
         $isFront = self::lieIn($flat, $bent, $front);
         [$tip, $wing, $cover] = [[], [], []];
@@ -87,16 +87,16 @@ final readonly class Curled
             }
         }
         $near = $flat->before->tolerance->aside;
-        $closed = self::closedEdges($bent, $isFront, $mouth, $wing !== [], $near);
+        $closed = self::closedEdges(bent: $bent, isFront: $isFront, mouth: $mouth, hasWing: $wing !== [], near: $near);
 
         return $closed === null ? null : new self(
-            $bent,
-            $mouth,
-            $up ? 1 : -1,
-            $loop,
-            array_map(static fn (float $d): array => [$loop->stripAt($d), $d], $tip),
-            self::bulges($bent, array_keys($cover), $closed),
-            $wing,
+            passage: $bent,
+            mouth: $mouth,
+            up: $up ? 1 : -1,
+            loop: $loop,
+            tip: array_map(static fn (float $d): array => [$loop->stripAt($d), $d], $tip),
+            cover: self::bulges($bent, array_keys($cover), $closed),
+            wing: $wing,
         );
     }
 

@@ -59,7 +59,13 @@ final readonly class Leaf
                 foreach ([true, false] as $up) {
                     $axis = $side > 0 === $up ? $line : $line->reversed();
                     $under = self::over($cells, array_flip([...$cells, ...$through]), $layers, $up);
-                    $leaves[] = [$share, new self($cells, $axis, $up, $vertices, $under)];
+                    $leaves[] = [$share, new self(
+                        cells: $cells,
+                        axis: $axis,
+                        up: $up,
+                        vertices: $vertices,
+                        under: $under,
+                    )];
                 }
             }
         }

@@ -57,13 +57,26 @@ final readonly class Lifted
                 continue;
             }
             $over = self::leavesOver($leaf, $leaves, $moving);
-            if ($over === null || ! self::isInOrder($passage, $leaf, $over, $moving, $blocking)) {
+            if ($over === null || ! self::isInOrder(
+                passage: $passage,
+                leaf: $leaf,
+                over: $over,
+                moving: $moving,
+                blocking: $blocking,
+            )) {
                 continue;
             }
             foreach (self::ANGLES as $degrees) {
                 foreach ($over === [] ? [0] : self::MORE as $more) {
                     $further = min(150, $degrees + $more);
-                    yield new self($passage, $turn, $leaf, $over, deg2rad($degrees), deg2rad($further));
+                    yield new self(
+                        passage: $passage,
+                        turn: $turn,
+                        leaf: $leaf,
+                        over: $over,
+                        angle: deg2rad($degrees),
+                        more: deg2rad($further),
+                    );
                 }
             }
         }

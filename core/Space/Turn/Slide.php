@@ -38,16 +38,22 @@ final readonly class Slide
             $along = new Point(cos($turn / 2), sin($turn / 2));
             $axis = Line::along($zero->toward($to, 0.5), $along);
 
-            return new self(false, M_PI, $zero, $axis, $along->times($to->dot($along)));
+            return new self(
+                keepsSide: false,
+                turn: M_PI,
+                centre: $zero,
+                axis: $axis,
+                shift: $along->times($to->dot($along)),
+            );
         }
         if (abs($turn) < 1e-9) {
-            return new self(true, 0.0, $zero, null, $to);
+            return new self(keepsSide: true, turn: 0.0, centre: $zero, axis: null, shift: $to);
         }
         // the fixed point c: c = R c + to
         $half = 1 / (2 * tan($turn / 2));
         $centre = new Point($to->x / 2 - $to->y * $half, $to->y / 2 + $to->x * $half);
 
-        return new self(true, $turn, $centre, null, $zero);
+        return new self(keepsSide: true, turn: $turn, centre: $centre, axis: null, shift: $zero);
     }
 
     /** The line in which a motion mirrors the plane; null where it does not, or shifts along that line besides. */

@@ -75,7 +75,7 @@ final class CutPlannerTest extends TestCase
                 );
                 $proven++;
             }
-            $this->assertSound($plan, $stock, $need, $sides, $kerf, "seed $seed");
+            $this->assertSound(plan: $plan, stock: $stock, need: $need, sides: $sides, kerf: $kerf, what: "seed $seed");
         }
         self::assertGreaterThan(60, $proven);
     }
@@ -207,7 +207,15 @@ final class CutPlannerTest extends TestCase
             $plan = self::plan([['p', 10 * $w, 10 * $h, null]], [[50, $need[0]], [30, $need[1]]]);
             $patterns = array_map(
                 static fn (array $p): array => $p['counts'],
-                GuillotinePatterns::of($w, $h, $sides, $need, 0.0, 0.0, Budget::steps(40_000_000)) ?? [],
+                GuillotinePatterns::of(
+                    width: $w,
+                    height: $h,
+                    sides: $sides,
+                    caps: $need,
+                    kerf: 0.0,
+                    trim: 0.0,
+                    budget: Budget::steps(40_000_000),
+                ) ?? [],
             );
             $n = $plan['sheets_used'];
             $fewest = INF;

@@ -28,7 +28,7 @@ final class DrawingTest extends TestCase
     public function testMillimetresBecomeUnitsOfABoxWithYDown(): void
     {
         // 200 mm wide are 100 units: half a unit a mm. The frame's top is at y = 40, so y = 30 is 5 units down.
-        $scene = new Scene([-50, -60, 200, 100], [
+        $scene = new Scene(frame: [-50, -60, 200, 100], items: [
             ['type' => 'face', 'face' => [
                 'points' => [[-50, -60], [0, -60], [0, 30]],
                 'side' => 'back',
@@ -41,7 +41,7 @@ final class DrawingTest extends TestCase
             ['type' => 'line', 'line' => ['kind' => 'crease', 'from' => [0, 0], 'to' => [40, 0]]],
             // 2 units long: three tenths are 0.6
             ['type' => 'line', 'line' => ['kind' => 'crease', 'from' => [0, 10], 'to' => [4, 10]]],
-        ], [], [], [], []);
+        ], folds: [], arrows: [], dots: [], signs: []);
 
         self::assertSame(
             [
@@ -84,7 +84,14 @@ final class DrawingTest extends TestCase
      */
     private static function marksOf(array $arrow): array
     {
-        return (new Scene([0, 0, 100, 100], [], [], [$arrow], [], []))->drawing()->marks();
+        return (new Scene(
+            frame: [0, 0, 100, 100],
+            items: [],
+            folds: [],
+            arrows: [$arrow],
+            dots: [],
+            signs: [],
+        ))->drawing()->marks();
     }
 
     /** @return iterable<string, array{string}> */

@@ -49,7 +49,13 @@ final class CommonFloorTest extends TestCase
         // Right half folded over the left one: its face lies mirrored, and a line near the folded edge at x = 45 is
         // one near the middle of the sheet.
         $flat = FoldedState::flat(Sheet::square(90), Side::Front);
-        $folded = SimpleFold::apply($flat, Line::along(new Point(45, 0), new Point(0, -1)), true, [0], '1');
+        $folded = SimpleFold::apply(
+            state: $flat,
+            line: Line::along(new Point(45, 0), new Point(0, -1)),
+            valley: true,
+            moving: [0],
+            origin: '1',
+        );
         $division = new Division($folded, '2');
         $line = Line::along(new Point(30, 0), new Point(0, -1));
         $new = array_map(static fn (int $face): ?int => $division->split($face, $line), [0, 1]);

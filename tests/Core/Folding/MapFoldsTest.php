@@ -54,11 +54,11 @@ final class MapFoldsTest extends TestCase
             $possible = self::anyOrder($columns, $assigned, count($faces));
             try {
                 $result = Refold::apply(
-                    $state,
-                    new Pattern($vertices, $faces, $assigned),
-                    0,
-                    Isometry::identity(),
-                    static fn (): ?bool => null,
+                    state: $state,
+                    pattern: new Pattern($vertices, $faces, $assigned),
+                    base: 0,
+                    basePlacement: Isometry::identity(),
+                    wish: static fn (): ?bool => null,
                 );
                 self::assertTrue($possible, "assignment $n: folded, though no order of the cells works");
                 Folds::assertPaper($result, "assignment $n");

@@ -126,7 +126,13 @@ final class RandomFoldsTest extends TestCase
     {
         $faces = Flaps::beyond($state, $line)->all();
 
-        return $faces === [] ? null : SimpleFold::apply($state, $line, true, $faces, 'x');
+        return $faces === [] ? null : SimpleFold::apply(
+            state: $state,
+            line: $line,
+            valley: true,
+            moving: $faces,
+            origin: 'x',
+        );
     }
 
     private function sheet(Randomizer $chance): Sheet
@@ -155,8 +161,8 @@ final class RandomFoldsTest extends TestCase
             $flaps->count() > 1 && $chance->getInt(0, 1) === 1 ? $flaps->outermost(1, $valley, null) : $flaps->all();
 
         return $chance->getInt(0, 5) === 0
-            ? SimpleFold::crease($state, $line, $valley, $faces, $origin)
-            : SimpleFold::apply($state, $line, $valley, $faces, $origin);
+            ? SimpleFold::crease(state: $state, line: $line, valley: $valley, moving: $faces, origin: $origin)
+            : SimpleFold::apply(state: $state, line: $line, valley: $valley, moving: $faces, origin: $origin);
     }
 
     /**

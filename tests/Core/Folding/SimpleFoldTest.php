@@ -114,7 +114,7 @@ final class SimpleFoldTest extends TestCase
         $closed = $line->distanceTo(new Point(50, 50)) > 0 ? $line : $line->reversed();
         $this->expectException(CannotFold::class);
         $this->expectExceptionMessage('joined along a fold');
-        SimpleFold::apply($state, $closed, true, [0], 'x');
+        SimpleFold::apply(state: $state, line: $closed, valley: true, moving: [0], origin: 'x');
     }
 
     public function testALayerUnderAnotherCannotComeUpAlone(): void
@@ -133,7 +133,7 @@ final class SimpleFoldTest extends TestCase
         $line = Line::along(new Point(-5, 0), new Point(0, 1));
         self::assertSame(0, Flaps::beyond($flat, $line)->count());
         $this->expectExceptionMessage('does not cross the paper');
-        SimpleFold::apply($flat, $line, true, [], 'x');
+        SimpleFold::apply(state: $flat, line: $line, valley: true, moving: [], origin: 'x');
     }
 
     public function testSeveralLayersWantAChoice(): void

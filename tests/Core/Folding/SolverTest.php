@@ -29,11 +29,11 @@ final class SolverTest extends TestCase
         $state = $flat = FoldedState::flat(Sheet::square(100), Side::Front);
         foreach (FoldFixture::frames() as $frame) {
             $state = Refold::apply(
-                $flat,
-                FoldFixture::pattern($frame),
-                0,
-                Isometry::identity(),
-                static fn (): ?bool => null,
+                state: $flat,
+                pattern: FoldFixture::pattern($frame),
+                base: 0,
+                basePlacement: Isometry::identity(),
+                wish: static fn (): ?bool => null,
             );
             Folds::assertPaper($state);
             self::assertCount(
@@ -62,13 +62,19 @@ final class SolverTest extends TestCase
             $wanted["$i $j"] = $s === 1;
         }
         $pattern = FoldFixture::pattern($frame);
-        $first = Refold::apply($flat, $pattern, 0, Isometry::identity(), static fn (): ?bool => null);
+        $first = Refold::apply(
+            state: $flat,
+            pattern: $pattern,
+            base: 0,
+            basePlacement: Isometry::identity(),
+            wish: static fn (): ?bool => null,
+        );
         $second = Refold::apply(
-            $flat,
-            $pattern,
-            0,
-            Isometry::identity(),
-            static fn (int $i, int $j): ?bool => $first->order->above($i, $j),
+            state: $flat,
+            pattern: $pattern,
+            base: 0,
+            basePlacement: Isometry::identity(),
+            wish: static fn (int $i, int $j): ?bool => $first->order->above($i, $j),
         );
         self::assertEquals($first->order, $second->order);
     }
@@ -108,9 +114,9 @@ final class SolverTest extends TestCase
     {
         $place = new Point(12, 34);
         $conditions = [
-            Condition::on(3, [[0, 1]], 1, 'first', new Point(0, 0)),
-            Condition::on(3, [[0, 1], [1, 2]], 0, 'second', new Point(0, 0)),
-            Condition::on(3, [[1, 2]], 0, 'third', $place),
+            Condition::on(faceCount: 3, ordered: [[0, 1]], sum: 1, what: 'first', place: new Point(0, 0)),
+            Condition::on(faceCount: 3, ordered: [[0, 1], [1, 2]], sum: 0, what: 'second', place: new Point(0, 0)),
+            Condition::on(faceCount: 3, ordered: [[1, 2]], sum: 0, what: 'third', place: $place),
         ];
         try {
             BitClasses::from($conditions);
@@ -131,7 +137,13 @@ final class SolverTest extends TestCase
                 [$i, $j] = array_slice($chance->shuffleArray([0, 1, 2, 3]), 0, 2);
                 $ordered[] = [$i, $j];
             }
-            $conditions[] = Condition::on(4, $ordered, $chance->getInt(0, 1), 'x', new Point(0, 0));
+            $conditions[] = Condition::on(
+                faceCount: 4,
+                ordered: $ordered,
+                sum: $chance->getInt(0, 1),
+                what: 'x',
+                place: new Point(0, 0),
+            );
         }
 
         return $conditions;

@@ -89,13 +89,13 @@ final class LessonPaperPropertyTest extends TestCase
         $paper = LessonPaper::for($pile, $models, $kerf, Prefer::Least);
         $more = array_map(
             static fn (Stock $s): Stock => Stock::of(
-                $s->name,
-                $s->width,
-                $s->height,
-                $s->count === null ? null : $s->count + 5,
-                '',
-                $s->trim,
-                $s->scrap,
+                name: $s->name,
+                width: $s->width,
+                height: $s->height,
+                count: $s->count === null ? null : $s->count + 5,
+                pointer: '',
+                trim: $s->trim,
+                scrap: $s->scrap,
             ),
             $pile,
         );
@@ -114,13 +114,13 @@ final class LessonPaperPropertyTest extends TestCase
         $paper = LessonPaper::for($pile, $models, $kerf, $prefer);
         $shrunk = static fn (float $share): array => array_map(
             static fn (ModelPaper $m, float $side): ModelPaper => new ModelPaper(
-                $m->title,
-                $m->ratio,
-                $m->parts,
-                floor($side * $share * 10) / 10,
-                $m->learners,
-                $m->spares,
-                $m->practice,
+                title: $m->title,
+                ratio: $m->ratio,
+                parts: $m->parts,
+                side: floor($side * $share * 10) / 10,
+                learners: $m->learners,
+                spares: $m->spares,
+                practice: $m->practice,
             ),
             $models,
             $paper->sides,
@@ -147,26 +147,28 @@ final class LessonPaperPropertyTest extends TestCase
         foreach ($chance->pickArrayKeys(self::FORMATS, $chance->getInt(1, 2)) as $key) {
             [$name, $width, $height] = self::FORMATS[$key];
             $pile[] = Stock::of(
-                $name,
-                $width,
-                $height,
-                $chance->getInt(0, 3) === 0 ? null : $chance->getInt(1, 30),
-                '',
-                $chance->getInt(0, 2) === 0 ? 5.0 : 0.0,
-                $chance->getInt(0, 2) === 0,
+                name: $name,
+                width: $width,
+                height: $height,
+                count: $chance->getInt(0, 3) === 0 ? null : $chance->getInt(1, 30),
+                pointer: '',
+                trim: $chance->getInt(0, 2) === 0 ? 5.0 : 0.0,
+                scrap: $chance->getInt(0, 2) === 0,
             );
         }
         $models = [];
         for ($m = $chance->getInt(1, 2); $m > 0; $m--) {
             $uncut = $chance->getInt(0, 5) === 0;
             $models[] = new ModelPaper(
-                "Model $m",
-                $uncut ? 210 / 297 : 1.0,
-                $m === 1 && $chance->getInt(0, 2) === 0 && ! $uncut ? [['title' => "Head $m", 'scale' => 0.7]] : [],
-                $chance->getInt(0, 4) === 0 ? null : (float) $chance->getInt(70, 200),
-                $chance->getInt(1, 24),
-                $chance->getInt(0, 4),
-                1,
+                title: "Model $m",
+                ratio: $uncut ? 210 / 297 : 1.0,
+                parts: $m === 1 && $chance->getInt(0, 2) === 0 && ! $uncut
+                    ? [['title' => "Head $m", 'scale' => 0.7]]
+                    : [],
+                side: $chance->getInt(0, 4) === 0 ? null : (float) $chance->getInt(70, 200),
+                learners: $chance->getInt(1, 24),
+                spares: $chance->getInt(0, 4),
+                practice: 1,
             );
         }
 

@@ -101,7 +101,14 @@ final class LessonPaperTest extends TestCase
 
     public function testTrimTakesFromTheLargestSquare(): void
     {
-        self::assertSame([190.0], self::paper([Stock::of('A4', 210, 297, null, '', 10.0)], [self::cat(null)])->sides);
+        self::assertSame([190.0], self::paper([Stock::of(
+            name: 'A4',
+            width: 210,
+            height: 297,
+            count: null,
+            pointer: '',
+            trim: 10.0,
+        )], [self::cat(null)])->sides);
     }
 
     public function testAPieceTooSmallIsNamed(): void
@@ -115,15 +122,39 @@ final class LessonPaperTest extends TestCase
     {
         $two = self::paper([self::a4(null)], [self::cat(140.0, self::HEAD)]);
         $keys = static fn (bool $inLesson, bool $cuts, string $method = 'scissors'): array => array_column(
-            (new KitList($two, 18, 4, $inLesson, $cuts, $method === 'tear' ? 'tear' : 'scissors', []))->toDo(),
+            (new KitList(
+                paper: $two,
+                learners: 18,
+                seats: 4,
+                squareInLesson: $inLesson,
+                modelCuts: $cuts,
+                method: $method === 'tear' ? 'tear' : 'scissors',
+                materials: [],
+            ))->toDo(),
             'said',
         );
         self::assertSame(['take', 'cut', 'cut', 'check-square', 'practise', 'sort', 'spares'], $keys(false, false));
         self::assertSame(['take', 'practise', 'sort', 'spares', 'scissors'], $keys(true, false), 'the learners cut');
         self::assertSame(['take', 'practise', 'sort', 'spares'], $keys(true, false, 'tear'));
-        $list = (new KitList($two, 18, 4, false, true, 'tear', [
-            new Material('thread', 'thread', 'model', 0.5, '', [], null),
-        ]))->toDo();
+        $list = (new KitList(
+            paper: $two,
+            learners: 18,
+            seats: 4,
+            squareInLesson: false,
+            modelCuts: true,
+            method: 'tear',
+            materials: [
+                new Material(
+                    key: 'thread',
+                    name: 'thread',
+                    per: 'model',
+                    number: 0.5,
+                    caution: '',
+                    notFor: [],
+                    instead: null,
+                ),
+            ],
+        ))->toDo();
         self::assertSame(
             ['cut-1', 'cut-2'],
             array_column(array_slice($list, 1, 2), 'key'),
@@ -137,8 +168,24 @@ final class LessonPaperTest extends TestCase
     public function testWhoFoldsAModelTwiceGetsTwoSquares(): void
     {
         // 36 squares of a cat with its head for 18 learners: two of each piece for everybody, four pieces in a kit.
-        $cat = new ModelPaper('Cat', 1.0, self::HEAD, 140.0, 36, 3, 1);
-        $kits = new KitList(self::paper([self::a4(null)], [$cat, self::box()]), 18, 4, false, false, 'scissors', []);
+        $cat = new ModelPaper(
+            title: 'Cat',
+            ratio: 1.0,
+            parts: self::HEAD,
+            side: 140.0,
+            learners: 36,
+            spares: 3,
+            practice: 1,
+        );
+        $kits = new KitList(
+            paper: self::paper([self::a4(null)], [$cat, self::box()]),
+            learners: 18,
+            seats: 4,
+            squareInLesson: false,
+            modelCuts: false,
+            method: 'scissors',
+            materials: [],
+        );
         self::assertSame([2, 2, 1], array_column($kits->forLearner(), 'times'));
         $sort = array_values(array_filter($kits->toDo(), static fn (array $e): bool => $e['said'] === 'sort'))[0];
         self::assertSame(5, $sort['with']['n']);
@@ -146,15 +193,31 @@ final class LessonPaperTest extends TestCase
 
     public function testTablesAreSeatedEvenly(): void
     {
-        $glue = new Material('glue', 'glue', 'learner', 0.5, '', ['young'], 'paste');
+        $glue = new Material(
+            key: 'glue',
+            name: 'glue',
+            per: 'learner',
+            number: 0.5,
+            caution: '',
+            notFor: ['young'],
+            instead: 'paste',
+        );
         $kits = new KitList(
-            self::paper([self::a4(null)], [self::cat(140.0, self::HEAD), self::box()]),
-            10,
-            4,
-            false,
-            true,
-            'scissors',
-            [$glue, new Material('hooks', 'hooks', 'room', 1, '', [], null)],
+            paper: self::paper([self::a4(null)], [self::cat(140.0, self::HEAD), self::box()]),
+            learners: 10,
+            seats: 4,
+            squareInLesson: false,
+            modelCuts: true,
+            method: 'scissors',
+            materials: [$glue, new Material(
+                key: 'hooks',
+                name: 'hooks',
+                per: 'room',
+                number: 1,
+                caution: '',
+                notFor: [],
+                instead: null,
+            )],
         );
         $tables = $kits->forTables();
         self::assertSame([4, 3, 3], array_column($tables, 'learners'));
@@ -172,13 +235,13 @@ final class LessonPaperTest extends TestCase
         for ($n = 1; $n <= 40; $n++) {
             $seated = array_column(
                 (new KitList(
-                    self::paper([self::a4(null)], [self::cat(140.0)]),
-                    $n,
-                    6,
-                    false,
-                    false,
-                    'scissors',
-                    [],
+                    paper: self::paper([self::a4(null)], [self::cat(140.0)]),
+                    learners: $n,
+                    seats: 6,
+                    squareInLesson: false,
+                    modelCuts: false,
+                    method: 'scissors',
+                    materials: [],
                 ))->forTables(),
                 'learners',
             );
@@ -196,12 +259,28 @@ final class LessonPaperTest extends TestCase
     /** @param  list<array{title: string, scale: float}>  $parts */
     private static function cat(?float $side, array $parts = []): ModelPaper
     {
-        return new ModelPaper('Cat', 1.0, $parts, $side, 18, 3, 1);
+        return new ModelPaper(
+            title: 'Cat',
+            ratio: 1.0,
+            parts: $parts,
+            side: $side,
+            learners: 18,
+            spares: 3,
+            practice: 1,
+        );
     }
 
     private static function box(): ModelPaper
     {
-        return new ModelPaper('Box', 210 / 297, [], 100.0, 18, 3, 1);
+        return new ModelPaper(
+            title: 'Box',
+            ratio: 210 / 297,
+            parts: [],
+            side: 100.0,
+            learners: 18,
+            spares: 3,
+            practice: 1,
+        );
     }
 
     /**

@@ -94,7 +94,14 @@ final class AdmitTest extends TestCase
         foreach (array_keys($with) as $field) {
             $other = ['learner' => 8, 'step' => 3, 'cancels' => 'other', 'model' => 'hat', 'text' => 'Other.'];
             $other['outcome'] = Outcome::of(Finish::Stopped, 1);
-            $other['way'] = WayChange::of('cup', 'half', 'once', 'twice', 1, [['first' => 3, 'was' => 1, 'now' => 2]]);
+            $other['way'] = WayChange::of(
+                model: 'cup',
+                passage: 'half',
+                from: 'once',
+                option: 'twice',
+                begins: 1,
+                spans: [['first' => 3, 'was' => 1, 'now' => 2]],
+            );
             self::assertFalse($event->saysTheSameAs(self::event($kind, [$field => $other[$field]] + $with)), $field);
         }
     }
@@ -153,7 +160,13 @@ final class AdmitTest extends TestCase
     public function testNoDeedIsRefusedForItsClock(): void
     {
         foreach ([0, self::HOUR + 1, -100 * self::HOUR, 4_102_444_800_000, PHP_INT_MIN, PHP_INT_MAX] as $clock) {
-            $event = Event::of('k', EventKind::Ended, new Origin('d', $clock, 0, 1), 1, 1_000);
+            $event = Event::of(
+                key: 'k',
+                kind: EventKind::Ended,
+                origin: new Origin('d', $clock, 0, 1),
+                number: 1,
+                atMs: 1_000,
+            );
             self::assertNull(self::refused(static fn () => self::lesson()->admit($event, Log::of([]))));
             self::assertGreaterThanOrEqual(1000, (int) gmdate('Y', intdiv($event->origin->deviceMs, 1000)));
             self::assertLessThanOrEqual(9999, (int) gmdate('Y', intdiv($event->origin->deviceMs, 1000)));
@@ -248,7 +261,14 @@ final class AdmitTest extends TestCase
             'model' => 'cup',
             'outcome' => Outcome::of(Finish::Alone),
             'text' => 'A note.',
-            'way' => WayChange::of('cup', 'half', 'once', 'twice', 1, [['first' => 2, 'was' => 1, 'now' => 2]]),
+            'way' => WayChange::of(
+                model: 'cup',
+                passage: 'half',
+                from: 'once',
+                option: 'twice',
+                begins: 1,
+                spans: [['first' => 2, 'was' => 1, 'now' => 2]],
+            ),
         ];
 
         return $only === null ? $all : array_intersect_key($all, array_flip($only));
@@ -257,7 +277,14 @@ final class AdmitTest extends TestCase
     /** @param  array<string, mixed>  $with */
     private static function event(EventKind $kind, array $with, int $number = 1, string $key = 'key-1'): Event
     {
-        return Event::of($key, $kind, new Origin('tablet', $number, 0, 1), $number, $number, $with);
+        return Event::of(
+            key: $key,
+            kind: $kind,
+            origin: new Origin('tablet', $number, 0, 1),
+            number: $number,
+            atMs: $number,
+            with: $with,
+        );
     }
 
     /** The field that a refusal names; null when nothing is refused. */

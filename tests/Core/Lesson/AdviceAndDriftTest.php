@@ -34,11 +34,11 @@ final class AdviceAndDriftTest extends TestCase
         self::assertSame($case['enough'], array_map($rules->enough(...), range(0, 6)));
         $programme = Programme::of([['slug' => 'cup', 'steps' => $case['steps']]]);
         $advice = Advice::of(
-            self::standing($case['standing']),
-            $programme,
-            $case['learners'],
-            $case['checkpoint'],
-            $rules,
+            standing: self::standing($case['standing']),
+            programme: $programme,
+            learners: $case['learners'],
+            checkpoint: $case['checkpoint'],
+            rules: $rules,
         );
         self::assertSame($case['advice'], $advice->toArray());
     }
@@ -104,7 +104,14 @@ final class AdviceAndDriftTest extends TestCase
         $events = [];
         $add = static function (EventKind $kind, int $at, array $with = []) use (&$events): void {
             $n = count($events) + 1;
-            $events[] = Event::of("k$n", $kind, new Origin('A', 0, $n, null), $n, $at, $with);
+            $events[] = Event::of(
+                key: "k$n",
+                kind: $kind,
+                origin: new Origin('A', 0, $n, null),
+                number: $n,
+                atMs: $at,
+                with: $with,
+            );
         };
         $of['started_ms'] === null || $add(EventKind::Started, $of['started_ms']);
         $of['paused_ms'] === 0 || $add(EventKind::Paused, 0);

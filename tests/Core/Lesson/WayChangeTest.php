@@ -83,7 +83,14 @@ final class WayChangeTest extends TestCase
             self::assertNotNull(self::refusal(static fn () => self::way($spans)));
         }
         self::assertNotNull(self::refusal(
-            static fn () => WayChange::of('crane', 'legs', 'pages', 'pages', 2, self::SPANS),
+            static fn () => WayChange::of(
+                model: 'crane',
+                passage: 'legs',
+                from: 'pages',
+                option: 'pages',
+                begins: 2,
+                spans: self::SPANS,
+            ),
         ));
     }
 
@@ -157,7 +164,14 @@ final class WayChangeTest extends TestCase
     /** @param  list<array{first: int, was: int, now: int}>  $spans */
     private static function way(array $spans): WayChange
     {
-        return WayChange::of('crane', 'legs', 'pages', 'reverse', 2, $spans);
+        return WayChange::of(
+            model: 'crane',
+            passage: 'legs',
+            from: 'pages',
+            option: 'reverse',
+            begins: 2,
+            spans: $spans,
+        );
     }
 
     private static function refusal(callable $try): ?string

@@ -53,7 +53,7 @@ final class BudgetTest extends TestCase
         self::assertTrue($solved->solved);
         // x = 2/5, y = 9/5: both rows hold as equations, 0.8 + 5.4 = 6.2.
         self::assertEqualsWithDelta(6.2, $solved->cost, 1e-9);
-        $stopped = DualSimplex::least([2.0, 3.0], $rows, [0, 1], null, 1);
+        $stopped = DualSimplex::least(costs: [2.0, 3.0], rows: $rows, names: [0, 1], budget: null, steps: 1);
         self::assertSame(
             [null, false, 0.0, []],
             [$stopped->solved, $stopped->isKnown(), $stopped->cost, $stopped->uses],

@@ -39,9 +39,9 @@ final class ForecastTest extends TestCase
         $all = StepTimes::of(new ModelLoad([
             new StepLoad('valley', 1, false, false),
             new StepLoad('valley', 2, true, false),
-            new StepLoad('valley', 6, false, false, [], 5),
-            new StepLoad('repeat', 1, false, false, [1, 2]),
-            new StepLoad('repeat', 1, false, false, [4, 3]),
+            new StepLoad(fold: 'valley', layers: 6, twice: false, checkpoint: false, repeats: [], level: 5),
+            new StepLoad(fold: 'repeat', layers: 1, twice: false, checkpoint: false, repeats: [1, 2]),
+            new StepLoad(fold: 'repeat', layers: 1, twice: false, checkpoint: false, repeats: [4, 3]),
         ]), Sheets::times(['stuck_rate' => [1 => 0.1, 2 => 0.1, 3 => 0.1, 4 => 0.1, 5 => 0.4]]));
         self::assertEqualsWithDelta(
             [40.0, 72.0, 56.0, 78.4, 0.7 * (78.4 + 56)],
@@ -99,7 +99,7 @@ final class ForecastTest extends TestCase
     /** Whatever is changed, the steps stand in the same places: what is left out takes no time. */
     public function testEveryChangeKeepsThePlacesOfTheSteps(): void
     {
-        $plan = self::plan('crane', 12, 1, squaring: 600, decorate: 'before');
+        $plan = self::plan(slug: 'crane', learners: 12, helpers: 1, squaring: 600, decorate: 'before');
         $setting = $plan->setting(self::times());
         $numbers = self::numbers($plan);
         self::assertSame(range(1, 17), array_values(array_filter($numbers)));
@@ -226,13 +226,13 @@ final class ForecastTest extends TestCase
         string $decorate = 'none',
     ): Plan {
         return Plan::of(
-            new Room($learners, $helpers, 'adult'),
-            [self::load($slug)],
-            90,
-            $squaring,
-            $decorate,
-            Policies::usual(),
-            TeachingRules::fromArray(self::yaml('teaching-rules')),
+            room: new Room($learners, $helpers, 'adult'),
+            models: [self::load($slug)],
+            minutes: 90,
+            squaring: $squaring,
+            decorate: $decorate,
+            policies: Policies::usual(),
+            rules: TeachingRules::fromArray(self::yaml('teaching-rules')),
         );
     }
 

@@ -35,7 +35,7 @@ final class LearnedTest extends TestCase
     public function testOneMarkMovesAnEstimateByItsWorth(): void
     {
         $times = Sheets::times(['slowest_spread' => 0.3, 'own_spread' => 0.4]);
-        $learned = Learned::of([new Mark('valley', 'g', 'l', '1', log(2))], $times);
+        $learned = Learned::of([new Mark(fold: 'valley', group: 'g', lesson: 'l', learner: '1', ln: log(2))], $times);
         self::assertEqualsWithDelta(2 ** (0.125 / 2.935), $learned->folds['valley']->middle, 1e-9);
         self::assertEqualsWithDelta(2 ** (0.04 / 2.935), $learned->pace('g'), 1e-9);
         // variance after it: 0.125 - 0.125^2 / 2.935
@@ -59,7 +59,13 @@ final class LearnedTest extends TestCase
     public function testTwoMarksOfASloppyLessonMoveNothingToSpeakOf(): void
     {
         $times = Sheets::times(['slowest_spread' => 0.35, 'own_spread' => 0.25]);
-        $two = [new Mark('valley', 'g', 'l', '1', log(6)), new Mark('tuck', 'g', 'l', '1', log(6))];
+        $two = [new Mark(
+            fold: 'valley',
+            group: 'g',
+            lesson: 'l',
+            learner: '1',
+            ln: log(6),
+        ), new Mark(fold: 'tuck', group: 'g', lesson: 'l', learner: '1', ln: log(6))];
         self::assertLessThan(1.05, Learned::of($two, $times)->pace('g'));
         self::assertGreaterThan(1.0, Learned::of($two, $times)->pace('g'));
     }
@@ -72,7 +78,7 @@ final class LearnedTest extends TestCase
             $marks = [];
             for ($i = 0; $i < $lessons; $i++) {
                 foreach (range(1, 40) as $learner) {
-                    $marks[] = new Mark('valley', 'g', "l$i", "$learner", log(1.5));
+                    $marks[] = new Mark(fold: 'valley', group: 'g', lesson: "l$i", learner: "$learner", ln: log(1.5));
                 }
             }
             $pace = Learned::of($marks, $times)->pace('g');
@@ -88,7 +94,13 @@ final class LearnedTest extends TestCase
         foreach (['slow' => log(1.5), 'quick' => -log(1.5)] as $group => $ln) {
             for ($i = 0; $i < 360; $i++) {
                 foreach (['valley', 'tuck'] as $fold) {
-                    $marks[] = new Mark($fold, $group, "$group/".intdiv($i, 12), "$i", $ln);
+                    $marks[] = new Mark(
+                        fold: $fold,
+                        group: $group,
+                        lesson: "$group/".intdiv($i, 12),
+                        learner: "$i",
+                        ln: $ln,
+                    );
                 }
             }
         }
@@ -175,10 +187,26 @@ final class LearnedTest extends TestCase
                     range(1, 8),
                 );
                 $pace = exp($paces[$group] + $normal($own));
-                $setting = new Setting(10, 2, 0.8, 0.35, 0.25, $pace, 2.0, null, array_map(
-                    static fn (string $kind): Step => new Step(20, 40 * exp($truth[$kind]), 0.1, 30, false),
-                    $kinds,
-                ));
+                $setting = new Setting(
+                    learners: 10,
+                    helpers: 2,
+                    gate: 0.8,
+                    between: 0.35,
+                    within: 0.25,
+                    factor: $pace,
+                    miss: 2.0,
+                    bell: null,
+                    steps: array_map(
+                        static fn (string $kind): Step => new Step(
+                            demo: 20,
+                            fold: 40 * exp($truth[$kind]),
+                            stuck: 0.1,
+                            help: 30,
+                            checkpoint: false,
+                        ),
+                        $kinds,
+                    ),
+                );
                 $cast = Cast::of($setting, Rehearsal::chance($setting, 1, 100 * $course + $lesson), 0);
                 $lines = array_map(
                     static fn (array $h): array => [$h['t'], $h['kind'], $h['learner'], $h['step'] + 1],
@@ -219,12 +247,12 @@ final class LearnedTest extends TestCase
             [$t, $kind, $learner, $step] = $line;
             $ms = (int) round(1000 * $t);
             $events[] = Event::of(
-                "e$i",
-                $kind,
-                new Origin('tablet', $ms, 0, 1),
-                $i + 1,
-                $ms + (int) (1000 * ($line[4] ?? 0)),
-                ['learner' => $learner, 'step' => $step],
+                key: "e$i",
+                kind: $kind,
+                origin: new Origin('tablet', $ms, 0, 1),
+                number: $i + 1,
+                atMs: $ms + (int) (1000 * ($line[4] ?? 0)),
+                with: ['learner' => $learner, 'step' => $step],
             );
         }
 

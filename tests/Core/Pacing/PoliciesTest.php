@@ -204,12 +204,12 @@ final class PoliciesTest extends TestCase
     private function plan(Policies $policies, int $squaring, int $times = 1, string $kind = 'valley'): RunSheet
     {
         return Sheets::sheet(Sheets::plan(
-            new Room(12, 0, 'adult'),
-            [new ModelLoad(array_fill(0, 3, new StepLoad($kind, 1, false, false)), [1], $times)],
-            30,
-            $squaring,
-            'none',
-            $policies,
+            room: new Room(12, 0, 'adult'),
+            models: [new ModelLoad(array_fill(0, 3, new StepLoad($kind, 1, false, false)), [1], $times)],
+            minutes: 30,
+            squaring: $squaring,
+            decorate: 'none',
+            policies: $policies,
         ));
     }
 

@@ -23,7 +23,13 @@ final class RehearsalTest extends TestCase
     /** Nobody differs and nobody gets stuck: 2 steps of 20 to show and 40 x 1.5 to fold are 80 each, 160 in all. */
     public function testWithoutChanceTheAnswerIsExact(): void
     {
-        $answer = self::play(self::room(12, 3, [new Step(20, 40, 0, 30, false), new Step(20, 40, 0, 30, false)], [
+        $answer = self::play(self::room(12, 3, [new Step(
+            demo: 20,
+            fold: 40,
+            stuck: 0,
+            help: 30,
+            checkpoint: false,
+        ), new Step(demo: 20, fold: 40, stuck: 0, help: 30, checkpoint: false)], [
             'factor' => 1.5,
             'bell' => 160.0,
         ]), 5);
@@ -35,7 +41,13 @@ final class RehearsalTest extends TestCase
         self::assertSame(['t_s' => 0.0, 'slowest' => 1, 'middle' => 1, 'fastest' => 1], $answer->wave[0]);
         self::assertSame(2, $answer->wave[20]['slowest'], 'at 80 s all are at the second step');
         self::assertSame([3, 2], [$answer->wave[40]['slowest'], $said['wave'][40]['slowest']], 'done; at the last');
-        self::assertSame(0.0, self::play(self::room(4, 1, [new Step(1, 1, 0, 0, false)], ['bell' => 1.9]), 2)->share);
+        self::assertSame(0.0, self::play(self::room(4, 1, [new Step(
+            demo: 1,
+            fold: 1,
+            stuck: 0,
+            help: 0,
+            checkpoint: false,
+        )], ['bell' => 1.9]), 2)->share);
     }
 
     /**
@@ -44,14 +56,26 @@ final class RehearsalTest extends TestCase
      */
     public function testOneHelperServesThemOneAfterTheOther(): void
     {
-        $answer = self::play(self::room(5, 1, [new Step(10, 40, 1, 30, true)]), 3);
+        $answer = self::play(self::room(5, 1, [new Step(demo: 10, fold: 40, stuck: 1, help: 30, checkpoint: true)]), 3);
         self::assertSame(200.0, $answer->mean());
         self::assertEqualsWithDelta(1.0, $answer->queue, 1e-12);
         self::assertEqualsWithDelta(0.75, $answer->busy, 1e-12);
         self::assertEqualsWithDelta((80 + 110 + 140 + 170 + 200) / 5, $answer->learner, 1e-9);
         // with five helpers nobody waits; without any it takes twice as long as with one
-        self::assertSame(80.0, self::play(self::room(5, 5, [new Step(10, 40, 1, 30, true)]), 3)->mean());
-        self::assertSame(350.0, self::play(self::room(5, 0, [new Step(10, 40, 1, 30, true)]), 3)->mean());
+        self::assertSame(80.0, self::play(self::room(5, 5, [new Step(
+            demo: 10,
+            fold: 40,
+            stuck: 1,
+            help: 30,
+            checkpoint: true,
+        )]), 3)->mean());
+        self::assertSame(350.0, self::play(self::room(5, 0, [new Step(
+            demo: 10,
+            fold: 40,
+            stuck: 1,
+            help: 30,
+            checkpoint: true,
+        )]), 3)->mean());
     }
 
     /**
@@ -61,7 +85,19 @@ final class RehearsalTest extends TestCase
     public function testTheSlowestPaceDecidesWhereAllWait(): void
     {
         $sigma = 0.35;
-        $steps = [new Step(20, 60, 0, 0, false), new Step(10, 90, 0, 0, false), new Step(5, 30, 0, 0, true)];
+        $steps = [new Step(
+            demo: 20,
+            fold: 60,
+            stuck: 0,
+            help: 0,
+            checkpoint: false,
+        ), new Step(
+            demo: 10,
+            fold: 90,
+            stuck: 0,
+            help: 0,
+            checkpoint: false,
+        ), new Step(demo: 5, fold: 30, stuck: 0, help: 0, checkpoint: true)];
         $answer = self::play(self::room(20, 2, $steps, ['gate' => 1.0, 'between' => $sigma]), 4000);
         $slowest = 0.0;
         for ($i = 0; $i < 20000; $i++) {
@@ -92,7 +128,13 @@ final class RehearsalTest extends TestCase
             + ($most - $least) * $random->getInt(0, 1_000_000) / 1_000_000;
         $steps = [];
         for ($k = $random->getInt(1, 12); $k > 0; $k--) {
-            $steps[] = new Step($any(0, 60), $any(5, 120), $any(0, 0.6), $any(0, 90), $random->getInt(0, 5) === 0);
+            $steps[] = new Step(
+                demo: $any(0, 60),
+                fold: $any(5, 120),
+                stuck: $any(0, 0.6),
+                help: $any(0, 90),
+                checkpoint: $random->getInt(0, 5) === 0,
+            );
         }
         $setting = self::room($random->getInt(1, 25), $random->getInt(0, 4), $steps, [
             'gate' => $any(0.1, 1),
@@ -137,7 +179,7 @@ final class RehearsalTest extends TestCase
     /** Chance drawn by other means (Mersenne Twister, Box and Muller) gives the same means within their errors. */
     public function testItAgreesWithChanceOfAnotherKind(): void
     {
-        $steps = array_fill(0, 8, new Step(20, 60, 0.15, 45, false));
+        $steps = array_fill(0, 8, new Step(demo: 20, fold: 60, stuck: 0.15, help: 45, checkpoint: false));
         $setting = self::room(20, 1, $steps, ['gate' => 0.8, 'between' => 0.3, 'within' => 0.25, 'bell' => 1000.0]);
         $answer = self::play($setting, 2000);
         $random = new Randomizer(new Mt19937(5));
@@ -164,7 +206,7 @@ final class RehearsalTest extends TestCase
     /** Where all wait for all, one more helper never makes any run later; what is drawn stays the same. */
     public function testMoreHelpersAreNeverLaterRunByRun(): void
     {
-        $steps = array_fill(0, 6, new Step(20, 60, 0.3, 60, false));
+        $steps = array_fill(0, 6, new Step(demo: 20, fold: 60, stuck: 0.3, help: 60, checkpoint: false));
         $setting = self::room(15, 0, $steps, ['gate' => 1.0, 'between' => 0.3, 'within' => 0.3]);
         $chance = Rehearsal::chance($setting, 200, 3);
         $before = null;
@@ -196,7 +238,7 @@ final class RehearsalTest extends TestCase
     /** A low gate leaves demonstrations missed; the finish is U-shaped in it once missing costs enough. */
     public function testALowGateIsNotAlwaysBest(): void
     {
-        $steps = array_fill(0, 12, new Step(20, 60, 0.15, 60, false));
+        $steps = array_fill(0, 12, new Step(demo: 20, fold: 60, stuck: 0.15, help: 60, checkpoint: false));
         $setting = self::room(20, 1, $steps, ['between' => 0.35, 'within' => 0.25, 'miss' => 3.0]);
         $chance = Rehearsal::chance($setting, 300, 2);
         $at = static fn (float $gate): float => Rehearsal::of($setting->with(['gate' => $gate]), $chance)->mean();
@@ -206,7 +248,13 @@ final class RehearsalTest extends TestCase
 
     public function testTheGateIsCountedExactly(): void
     {
-        $steps = [new Step(0, 0, 0, 0, false), new Step(0, 0, 0, 0, true)];
+        $steps = [new Step(
+            demo: 0,
+            fold: 0,
+            stuck: 0,
+            help: 0,
+            checkpoint: false,
+        ), new Step(demo: 0, fold: 0, stuck: 0, help: 0, checkpoint: true)];
         $cases = [[0.55, 20, 11], [0.8, 20, 16], [0.1, 30, 3], [0.07, 100, 7], [0.001, 5, 1], [1.0, 7, 7]];
         foreach ($cases as [$gate, $learners, $needed]) {
             $setting = self::room($learners, 1, $steps, ['gate' => $gate]);
@@ -241,7 +289,7 @@ final class RehearsalTest extends TestCase
     #[DataProvider('edges')]
     public function testItIsSaneAtTheEdges(int $learners, int $helpers, int $minutes): void
     {
-        $steps = array_fill(0, 15, new Step(25, 50, 0.1, 45, false));
+        $steps = array_fill(0, 15, new Step(demo: 25, fold: 50, stuck: 0.1, help: 45, checkpoint: false));
         $answer = self::play(self::room($learners, $helpers, $steps, [
             'between' => 0.35,
             'within' => 0.25,
@@ -293,7 +341,13 @@ final class RehearsalTest extends TestCase
 
     public function testTooMuchWorkIsRefused(): void
     {
-        $setting = self::room(200, 1, array_fill(0, 300, new Step(1, 1, 0, 0, false)));
+        $setting = self::room(200, 1, array_fill(0, 300, new Step(
+            demo: 1,
+            fold: 1,
+            stuck: 0,
+            help: 0,
+            checkpoint: false,
+        )));
         $this->expectException(BadPlan::class);
         $this->expectExceptionMessage('1,000 runs are plenty');
         Rehearsal::chance($setting, 10_000, 1);
@@ -305,7 +359,17 @@ final class RehearsalTest extends TestCase
      */
     private static function room(int $learners, int $helpers, array $steps, array $more = []): Setting
     {
-        return (new Setting($learners, $helpers, 0.8, 0.0, 0.0, 1.0, 2.0, null, $steps))->with($more);
+        return (new Setting(
+            learners: $learners,
+            helpers: $helpers,
+            gate: 0.8,
+            between: 0.0,
+            within: 0.0,
+            factor: 1.0,
+            miss: 2.0,
+            bell: null,
+            steps: $steps,
+        ))->with($more);
     }
 
     private static function play(Setting $setting, int $runs): Answer

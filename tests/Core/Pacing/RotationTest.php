@@ -28,11 +28,24 @@ final class RotationTest extends TestCase
      */
     public function testWithoutChanceItIsASum(): void
     {
-        $setting = new Setting(4, 0, 1.0, 0.0, 0.0, 1.0, 1.0, 300.0, [
-            new Step(60.0, 0.0, 0.0, 0.0, false),
-            new Step(10.0, 40.0, 0.0, 0.0, false),
-            new Step(20.0, 30.0, 0.0, 0.0, false),
-        ], 3, 60.0, 15.0);
+        $setting = new Setting(
+            learners: 4,
+            helpers: 0,
+            gate: 1.0,
+            between: 0.0,
+            within: 0.0,
+            factor: 1.0,
+            miss: 1.0,
+            bell: 300.0,
+            steps: [
+                new Step(demo: 60.0, fold: 0.0, stuck: 0.0, help: 0.0, checkpoint: false),
+                new Step(demo: 10.0, fold: 40.0, stuck: 0.0, help: 0.0, checkpoint: false),
+                new Step(demo: 20.0, fold: 30.0, stuck: 0.0, help: 0.0, checkpoint: false),
+            ],
+            rounds: 3,
+            once: 60.0,
+            change: 15.0,
+        );
         $answer = Rehearsal::of($setting, Rehearsal::chance($setting, 50, 1));
         self::assertEqualsWithDelta(390.0, $answer->mean(), 1e-9);
         self::assertEqualsWithDelta(275.0, $answer->learner, 1e-9);
@@ -49,8 +62,18 @@ final class RotationTest extends TestCase
     /** With chance: as long as its rounds in the mean; the spread grows as independent rounds' does, by their root. */
     public function testChanceAddsUpRoundByRound(): void
     {
-        $steps = array_fill(0, 6, new Step(10.0, 40.0, 0.1, 30.0, false));
-        $one = new Setting(6, 1, 1.0, 0.3, 0.25, 1.0, 2.0, null, $steps);
+        $steps = array_fill(0, 6, new Step(demo: 10.0, fold: 40.0, stuck: 0.1, help: 30.0, checkpoint: false));
+        $one = new Setting(
+            learners: 6,
+            helpers: 1,
+            gate: 1.0,
+            between: 0.3,
+            within: 0.25,
+            factor: 1.0,
+            miss: 2.0,
+            bell: null,
+            steps: $steps,
+        );
         $many = $one->with(['rounds' => 4, 'change' => 20.0]);
         $chance = Rehearsal::chance($one, 2000, 5);
         [$round, $all] = [Rehearsal::of($one, $chance), Rehearsal::of($many, $chance)];
@@ -63,8 +86,18 @@ final class RotationTest extends TestCase
     public function testEveryPlayedRoundComesOnceToEachGroup(): void
     {
         foreach ([1, 2, 7, 40, 49, 91, 250] as $runs) {
-            $steps = array_fill(0, 4, new Step(5.0, 30.0, 0.1, 20.0, false));
-            $one = new Setting(5, 1, 1.0, 0.4, 0.3, 1.0, 2.0, null, $steps);
+            $steps = array_fill(0, 4, new Step(demo: 5.0, fold: 30.0, stuck: 0.1, help: 20.0, checkpoint: false));
+            $one = new Setting(
+                learners: 5,
+                helpers: 1,
+                gate: 1.0,
+                between: 0.4,
+                within: 0.3,
+                factor: 1.0,
+                miss: 2.0,
+                bell: null,
+                steps: $steps,
+            );
             $chance = Rehearsal::chance($one, $runs, 3);
             $mean = Rehearsal::of($one, $chance)->mean();
             $all = Rehearsal::of($one->with(['rounds' => 12]), $chance);

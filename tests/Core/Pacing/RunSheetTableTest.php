@@ -161,37 +161,37 @@ final class RunSheetTableTest extends TestCase
     private function plan(array $of): RunSheet
     {
         $step = new StepLoad(
-            'valley',
-            $of['layers'] ?? 1,
-            $of['twice'] ?? false,
-            $of['checkpoint'] ?? false,
-            [],
-            1,
-            $of['shortest'] ?? null,
+            fold: 'valley',
+            layers: $of['layers'] ?? 1,
+            twice: $of['twice'] ?? false,
+            checkpoint: $of['checkpoint'] ?? false,
+            repeats: [],
+            level: 1,
+            shortest: $of['shortest'] ?? null,
         );
         $model = new ModelLoad(
-            [$step],
-            [],
-            1,
-            $of['side'] ?? ModelLoad::SIDE,
-            $of['own'] ?? [],
-            $of['hard'] ?? false,
+            steps: [$step],
+            diagonals: [],
+            times: 1,
+            side: $of['side'] ?? ModelLoad::SIDE,
+            own: $of['own'] ?? [],
+            hardPaper: $of['hard'] ?? false,
         );
 
         return Sheets::sheet(Sheets::plan(
-            new Room(
-                $of['learners'] ?? 8,
-                $of['helpers'] ?? 0,
-                $of['age'] ?? 'adult',
-                $of['knows'] ?? [],
-                $of['pace'] ?? 1.0,
+            room: new Room(
+                learners: $of['learners'] ?? 8,
+                helpers: $of['helpers'] ?? 0,
+                ageBand: $of['age'] ?? 'adult',
+                knows: $of['knows'] ?? [],
+                pace: $of['pace'] ?? 1.0,
             ),
-            array_fill(0, $of['models'] ?? 1, $model),
-            $of['slot'] ?? 30,
-            $of['squaring'] ?? 0,
-            $of['decorate'] ?? 'none',
-            null,
-            Timeline::of(Timeline::BLOCKS, $of['minutes'] ?? []),
+            models: array_fill(0, $of['models'] ?? 1, $model),
+            minutes: $of['slot'] ?? 30,
+            squaring: $of['squaring'] ?? 0,
+            decorate: $of['decorate'] ?? 'none',
+            policies: null,
+            timeline: Timeline::of(Timeline::BLOCKS, $of['minutes'] ?? []),
         ), Sheets::times(['stuck_rate' => [1 => $of['stuck'] ?? 0.0, 2 => 0, 3 => 0, 4 => 0, 5 => 0]]));
     }
 }

@@ -111,12 +111,24 @@ final class RunSheetTest extends TestCase
             static fn () => new Room(0, 0, 'adult'),
             static fn () => new Room(500, 0, 'adult'),
             static fn () => new Room(5, -1, 'adult'),
-            static fn () => new Room(5, 0, 'adult', [], 0.0),
+            static fn () => new Room(learners: 5, helpers: 0, ageBand: 'adult', knows: [], pace: 0.0),
             fn () => Sheets::plan(new Room(5, 0, 'adult'), [$this->helmet()], -60),
             static fn () => Sheets::plan(new Room(5, 0, 'adult'), []),
             static fn () => Sheets::plan(new Room(5, 0, 'adult'), [new ModelLoad([])]),
-            static fn () => new ModelLoad([new StepLoad('valley', 1, false, false)], [], 1, 150.0, [2 => 40]),
-            static fn () => new ModelLoad([new StepLoad('valley', 1, false, false)], [], 1, 150.0, [1 => 0]),
+            static fn () => new ModelLoad(
+                steps: [new StepLoad('valley', 1, false, false)],
+                diagonals: [],
+                times: 1,
+                side: 150.0,
+                own: [2 => 40],
+            ),
+            static fn () => new ModelLoad(
+                steps: [new StepLoad('valley', 1, false, false)],
+                diagonals: [],
+                times: 1,
+                side: 150.0,
+                own: [1 => 0],
+            ),
             fn () => $this->plan(new Room(5, 0, 'elves'), [$this->helmet()], $this->times(0, 0)),
             fn () => $this->plan(
                 new Room(5, 0, 'adult'),
@@ -151,7 +163,13 @@ final class RunSheetTest extends TestCase
         );
         self::assertSame('next-model', $plan->lines[4]['key']);
         foreach (['before' => 2, 'after' => 6] as $when => $place) {
-            $with = $this->plan(new Room(12, 0, 'adult'), $models, $this->times(0.0, 0.0), 0, $when);
+            $with = $this->plan(
+                room: new Room(12, 0, 'adult'),
+                models: $models,
+                times: $this->times(0.0, 0.0),
+                squaring: 0,
+                decorate: $when,
+            );
             self::assertSame([515, 'decorate'], [$with->needed, $with->lines[$place]['key']]);
         }
     }
@@ -189,7 +207,7 @@ final class RunSheetTest extends TestCase
         $steps = [new StepLoad('valley', 5, true, false), new StepLoad('tuck', 1, false, false)];
         $sheet = $this->plan(
             new Room(3, 1, 'junior'),
-            [new ModelLoad($steps, [], 1, 150.0, [1 => 75])],
+            [new ModelLoad(steps: $steps, diagonals: [], times: 1, side: 150.0, own: [1 => 75])],
             $this->times(0.0, 0.0),
         );
         self::assertSame([true, false], array_map(static fn (StepWhy $w): bool => $w->own, $sheet->whys));
@@ -217,7 +235,13 @@ final class RunSheetTest extends TestCase
             $decorate = ['none', 'before', 'after'][$chance->getInt(0, 2)];
             $squaring = $chance->getInt(0, 1) * 90;
             $room = new Room($chance->getInt(1, 30), $chance->getInt(0, 3), 'junior');
-            $plan = $this->plan($room, $models, $this->times(0.0, 0.0), $squaring, $decorate);
+            $plan = $this->plan(
+                room: $room,
+                models: $models,
+                times: $this->times(0.0, 0.0),
+                squaring: $squaring,
+                decorate: $decorate,
+            );
             $steps = array_sum(array_map(static fn (ModelLoad $m): int => count($m->steps), $models));
             self::assertSame(
                 range(1, $steps),
@@ -278,6 +302,15 @@ final class RunSheetTest extends TestCase
         int $squaring = 0,
         string $decorate = 'none',
     ): RunSheet {
-        return Sheets::sheet(Sheets::plan($room, $models, 480, $squaring, $decorate, null, null, 0.8), $times);
+        return Sheets::sheet(Sheets::plan(
+            room: $room,
+            models: $models,
+            minutes: 480,
+            squaring: $squaring,
+            decorate: $decorate,
+            policies: null,
+            timeline: null,
+            gate: 0.8,
+        ), $times);
     }
 }

@@ -89,13 +89,13 @@ final class TimelineTest extends TestCase
             $timeline = Timeline::of($order, ['talk' => 2, 'display' => 1]);
             $decorate = $at['decorate'] < $at['folding'] ? 'before' : 'after';
             $sheet = Sheets::sheet(Sheets::plan(
-                new Room(5, 1, 'adult'),
-                [$model],
-                60,
-                100,
-                $decorate,
-                null,
-                $timeline,
+                room: new Room(5, 1, 'adult'),
+                models: [$model],
+                minutes: 60,
+                squaring: 100,
+                decorate: $decorate,
+                policies: null,
+                timeline: $timeline,
             ));
             self::assertSame(60 + 120 + 30 + 100 + 50 + 200 + 60 + 50, $sheet->needed, implode(' ', $order));
             self::assertSame(
@@ -113,7 +113,14 @@ final class TimelineTest extends TestCase
             ['show' => 'cards'],
         );
         $steps = [new StepLoad('valley', 1, false, true), new StepLoad('tuck', 1, false, false)];
-        $plan = Sheets::plan(new Room(6, 0, 'adult'), [new ModelLoad($steps)], 30, 0, 'none', $policies);
+        $plan = Sheets::plan(
+            room: new Room(6, 0, 'adult'),
+            models: [new ModelLoad($steps)],
+            minutes: 30,
+            squaring: 0,
+            decorate: 'none',
+            policies: $policies,
+        );
         $sheet = Sheets::sheet($plan);
         self::assertSame(['arrive', 'hand-out', 'self-paced', 'clear'], array_column($sheet->lines, 'key'));
         self::assertSame(80, array_column($sheet->lines, 'seconds', 'key')['self-paced']);

@@ -25,10 +25,20 @@ final class TraceTest extends TestCase
      */
     public function testAnHourIsToldInOrder(): void
     {
-        $setting = new Setting(2, 1, 1.0, 0.0, 0.0, 1.0, 2.0, null, [
-            new Step(10, 30, 1.0, 20, false),
-            new Step(10, 30, 0.0, 20, false),
-        ]);
+        $setting = new Setting(
+            learners: 2,
+            helpers: 1,
+            gate: 1.0,
+            between: 0.0,
+            within: 0.0,
+            factor: 1.0,
+            miss: 2.0,
+            bell: null,
+            steps: [
+                new Step(demo: 10, fold: 30, stuck: 1.0, help: 20, checkpoint: false),
+                new Step(demo: 10, fold: 30, stuck: 0.0, help: 20, checkpoint: false),
+            ],
+        );
         $cast = Cast::of($setting, Rehearsal::chance($setting, 1, 7), 0);
         self::assertEqualsWithDelta([[30.0, 30.0], [30.0, 30.0]], $cast->seconds, 1e-9);
         self::assertSame([[true, false], [true, false]], $cast->stuck);
@@ -49,10 +59,20 @@ final class TraceTest extends TestCase
      */
     public function testHowItWentInFigures(): void
     {
-        $setting = new Setting(2, 1, 1.0, 0.0, 0.0, 1.0, 2.0, null, [
-            new Step(10, 30, 1.0, 20, false),
-            new Step(10, 30, 0.0, 20, false),
-        ]);
+        $setting = new Setting(
+            learners: 2,
+            helpers: 1,
+            gate: 1.0,
+            between: 0.0,
+            within: 0.0,
+            factor: 1.0,
+            miss: 2.0,
+            bell: null,
+            steps: [
+                new Step(demo: 10, fold: 30, stuck: 1.0, help: 20, checkpoint: false),
+                new Step(demo: 10, fold: 30, stuck: 0.0, help: 20, checkpoint: false),
+            ],
+        );
         $cast = Cast::of($setting, Rehearsal::chance($setting, 1, 7), 0);
         $course = Course::of($setting, $cast);
         self::assertEqualsWithDelta(
@@ -74,25 +94,31 @@ final class TraceTest extends TestCase
         for ($room = 0; $room < 40; $room++) {
             $steps = array_map(
                 // nobody folds in a block, and nobody is stuck at it
-                static fn (): Step => $chance->getInt(0, 5) === 0 ? new Step($float(40), 0, 0, 0, false) : new Step(
-                    $float(40),
-                    5 + $float(90),
-                    $float(0.5),
-                    $float(60),
-                    $chance->getInt(0, 4) === 0,
+                static fn (): Step => $chance->getInt(0, 5) === 0 ? new Step(
+                    demo: $float(40),
+                    fold: 0,
+                    stuck: 0,
+                    help: 0,
+                    checkpoint: false,
+                ) : new Step(
+                    demo: $float(40),
+                    fold: 5 + $float(90),
+                    stuck: $float(0.5),
+                    help: $float(60),
+                    checkpoint: $chance->getInt(0, 4) === 0,
                 ),
                 range(1, $chance->getInt(1, 9)),
             );
             $setting = new Setting(
-                $chance->getInt(1, 14),
-                $chance->getInt(0, 3),
-                0.1 + $float(0.9),
-                $float(0.5),
-                $float(0.4),
-                0.5 + $float(2),
-                1 + $float(2),
-                null,
-                $steps,
+                learners: $chance->getInt(1, 14),
+                helpers: $chance->getInt(0, 3),
+                gate: 0.1 + $float(0.9),
+                between: $float(0.5),
+                within: $float(0.4),
+                factor: 0.5 + $float(2),
+                miss: 1 + $float(2),
+                bell: null,
+                steps: $steps,
             );
             $draws = Rehearsal::chance($setting, 5, $room);
             $ends = [];

@@ -197,21 +197,49 @@ final class BenchTest extends TestCase
     {
         // Office paper of 80 g/m2 at 0.8 g/cm3 is 0.1 mm thick; 28 layers are 2.8 mm, over 2 on a square of 150.
         self::assertEqualsWithDelta(0.1, WillItFold::caliper(80, 0.8), 1e-9);
-        $crane = WillItFold::judge(28, 0.013, 0.1, 150, 210, self::LIMITS);
+        $crane = WillItFold::judge(
+            layers: 28,
+            narrowestPerSide: 0.013,
+            caliper: 0.1,
+            side: 150,
+            largest: 210,
+            limits: self::LIMITS,
+        );
         self::assertSame(
             ['no', ['thick', 'narrow']],
             [$crane->verdict, $crane->reasons],
             'and its narrowest point has only 1.95 mm',
         );
         self::assertNull($crane->better, '6 / 0.013 = 462 mm would be needed for the narrow point');
-        $cup = WillItFold::judge(5, 0.09, 0.1, 150, 210, self::LIMITS);
+        $cup = WillItFold::judge(
+            layers: 5,
+            narrowestPerSide: 0.09,
+            caliper: 0.1,
+            side: 150,
+            largest: 210,
+            limits: self::LIMITS,
+        );
         self::assertSame(['fits', null], [$cup->verdict, $cup->better]);
-        $small = WillItFold::judge(8, 0.0553, 0.1, 90, 210, self::LIMITS);
+        $small = WillItFold::judge(
+            layers: 8,
+            narrowestPerSide: 0.0553,
+            caliper: 0.1,
+            side: 90,
+            largest: 210,
+            limits: self::LIMITS,
+        );
         self::assertSame(['hard', ['narrow']], [$small->verdict, $small->reasons], '4.98 mm of 6');
         self::assertSame(109.0, $small->better, '6 / 0.0553 = 108.5 mm, rounded up');
         self::assertSame(
             'hard',
-            WillItFold::judge(4, null, 0.1, 600, 700, self::LIMITS)->verdict,
+            WillItFold::judge(
+                layers: 4,
+                narrowestPerSide: null,
+                caliper: 0.1,
+                side: 600,
+                largest: 700,
+                limits: self::LIMITS,
+            )->verdict,
             'larger than a place at the table',
         );
     }
@@ -220,14 +248,14 @@ final class BenchTest extends TestCase
     {
         // A bird that flaps needs a sheet of 120: 100 is small, 80 (under three quarters of it, 90) is too small.
         $bird = static fn (float $side, float $caliper = 0.1, bool $stiff = false): WillItFold => WillItFold::judge(
-            8,
-            null,
-            $caliper,
-            $side,
-            400,
-            self::LIMITS,
-            120.0,
-            $stiff,
+            layers: 8,
+            narrowestPerSide: null,
+            caliper: $caliper,
+            side: $side,
+            largest: 400,
+            limits: self::LIMITS,
+            least: 120.0,
+            stiff: $stiff,
         );
         self::assertSame(['hard', ['small'], 120.0], [$bird(100)->verdict, $bird(100)->reasons, $bird(100)->better]);
         self::assertSame(['no', ['small']], [$bird(80)->verdict, $bird(80)->reasons]);
@@ -242,7 +270,7 @@ final class BenchTest extends TestCase
     public function testWhenToBegin(): void
     {
         // 22 cuts of a minute by 3 people: 8 rounds; 18 kits of 20 s by 3: 6 rounds. 480 + 120 s, and 300 in hand.
-        $work = Preparation::of(22, 60, 18, 20, 3);
+        $work = Preparation::of(cuts: 22, secondsPerCut: 60, kits: 18, secondsPerKit: 20, people: 3);
         self::assertSame([480, 120, 600], [$work->cutting, $work->sorting, $work->seconds()]);
         self::assertSame(10_000 - 900, $work->startBy(10_000));
     }
@@ -250,10 +278,28 @@ final class BenchTest extends TestCase
     public function testAStringOfModels(): void
     {
         // 10 of 75 mm with 9 gaps of 25: 975 mm, and 150 for knots. Each of 150 * 150 mm at 80 g/m2: 1.8 g.
-        $string = DisplayString::of(10, 75, 25, 150, 150 * 150, 80, 100, 14.5);
+        $string = DisplayString::of(
+            models: 10,
+            height: 75,
+            gap: 25,
+            knots: 150,
+            sheetArea: 150 * 150,
+            grammage: 80,
+            goal: 100,
+            perLesson: 14.5,
+        );
         self::assertEqualsWithDelta([975.0, 1125.0, 18.0], [$string->drop, $string->length, $string->weight], 1e-9);
         self::assertSame([10, 7], [$string->beads, $string->lessons], '100 / 14.5 = 6.9');
         $this->expectException(BadPaper::class);
-        DisplayString::of(0, 75, 25, 150, 1, 80, 1, 1);
+        DisplayString::of(
+            models: 0,
+            height: 75,
+            gap: 25,
+            knots: 150,
+            sheetArea: 1,
+            grammage: 80,
+            goal: 1,
+            perLesson: 1,
+        );
     }
 }

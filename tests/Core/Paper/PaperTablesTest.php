@@ -124,26 +124,26 @@ final class PaperTablesTest extends TestCase
     public function testWillItFold(array $of, string $verdict, array $reasons, ?float $better): void
     {
         $judged = WillItFold::judge(
-            $of['layers'] ?? 4,
-            $of['narrow'] ?? null,
-            0.1,
-            $of['side'] ?? 150.0,
-            $of['largest'] ?? 400.0,
-            self::LIMITS,
-            $of['least'] ?? null,
-            $of['stiff'] ?? false,
+            layers: $of['layers'] ?? 4,
+            narrowestPerSide: $of['narrow'] ?? null,
+            caliper: 0.1,
+            side: $of['side'] ?? 150.0,
+            largest: $of['largest'] ?? 400.0,
+            limits: self::LIMITS,
+            least: $of['least'] ?? null,
+            stiff: $of['stiff'] ?? false,
         );
         self::assertSame([$verdict, $reasons, $better], [$judged->verdict, $judged->reasons, $judged->better]);
         if ($better !== null) {
             $again = WillItFold::judge(
-                $of['layers'] ?? 4,
-                $of['narrow'] ?? null,
-                0.1,
-                $better,
-                400.0,
-                self::LIMITS,
-                $of['least'] ?? null,
-                $of['stiff'] ?? false,
+                layers: $of['layers'] ?? 4,
+                narrowestPerSide: $of['narrow'] ?? null,
+                caliper: 0.1,
+                side: $better,
+                largest: 400.0,
+                limits: self::LIMITS,
+                least: $of['least'] ?? null,
+                stiff: $of['stiff'] ?? false,
             );
             self::assertSame('fits', $again->verdict, 'what is offered does');
         }
@@ -249,7 +249,7 @@ final class PaperTablesTest extends TestCase
     #[DataProvider('preparations')]
     public function testWhenToBegin(int $cuts, int $kits, int $people, int $seconds): void
     {
-        $work = Preparation::of($cuts, 60, $kits, 20, $people);
+        $work = Preparation::of(cuts: $cuts, secondsPerCut: 60, kits: $kits, secondsPerKit: 20, people: $people);
         self::assertSame($seconds, $work->seconds());
         self::assertSame(10_000 - $seconds - 300, $work->startBy(10_000), 'five minutes in hand');
     }
@@ -269,15 +269,51 @@ final class PaperTablesTest extends TestCase
     public function testAString(): void
     {
         // 5 cranes of 80 mm with 20 between: 400 + 80 = 480, and 100 for knots; 5 x 0.0225 m2 x 80 g = 9 g
-        $string = DisplayString::of(5, 80, 20, 100, 150 * 150, 80, 1000, 30);
+        $string = DisplayString::of(
+            models: 5,
+            height: 80,
+            gap: 20,
+            knots: 100,
+            sheetArea: 150 * 150,
+            grammage: 80,
+            goal: 1000,
+            perLesson: 30,
+        );
         self::assertSame([480.0, 580.0, 5], [$string->drop, $string->length, $string->beads]);
         self::assertEqualsWithDelta(9.0, $string->weight, 1e-9);
         self::assertSame(34, $string->lessons, '1000 / 30 = 33.3');
-        self::assertSame(1, DisplayString::of(1, 80, 0, 0, 1, 1, 30, 30)->lessons);
-        self::assertNull(DisplayString::of(1, 80, 0, 0, 1, 1, 30, 0)->lessons);
+        self::assertSame(1, DisplayString::of(
+            models: 1,
+            height: 80,
+            gap: 0,
+            knots: 0,
+            sheetArea: 1,
+            grammage: 1,
+            goal: 30,
+            perLesson: 30,
+        )->lessons);
+        self::assertNull(DisplayString::of(
+            models: 1,
+            height: 80,
+            gap: 0,
+            knots: 0,
+            sheetArea: 1,
+            grammage: 1,
+            goal: 30,
+            perLesson: 0,
+        )->lessons);
         foreach ([[0, 80, 20], [5, 0, 20], [5, 80, -1]] as [$models, $height, $gap]) {
             try {
-                DisplayString::of($models, $height, $gap, 0, 1, 1, 1, 1);
+                DisplayString::of(
+                    models: $models,
+                    height: $height,
+                    gap: $gap,
+                    knots: 0,
+                    sheetArea: 1,
+                    grammage: 1,
+                    goal: 1,
+                    perLesson: 1,
+                );
                 self::fail("$models models of $height mm with $gap between");
             } catch (BadPaper $e) {
                 self::assertNotSame('', $e->getMessage());
@@ -306,7 +342,7 @@ final class PaperTablesTest extends TestCase
     {
         $refused = null;
         try {
-            $stock = Stock::of('Paper', $w, $h, $count, 's', $trim);
+            $stock = Stock::of(name: 'Paper', width: $w, height: $h, count: $count, pointer: 's', trim: $trim);
             self::assertSame(min($w, $h) - 2 * $trim, $stock->largest());
             self::assertNull($stock->plenty()->count);
             self::assertSame($count === null ? null : max(0, $count - 5), $stock->without(5)->count);

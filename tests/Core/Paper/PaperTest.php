@@ -48,8 +48,20 @@ final class PaperTest extends TestCase
     {
         self::assertSame(3, SquareGrid::on(303, 100, 100, 1.5)->columns, '3 x 100 + 2 x 1.5 = 303');
         self::assertSame(2, SquareGrid::on(302.9, 100, 100, 1.5)->columns);
-        self::assertSame(2, SquareGrid::on(303, 110, 100, 1.5, 5)->columns, 'trim of 5 all round leaves 293');
-        self::assertSame(5.0, SquareGrid::on(303, 110, 100, 1.5, 5)->squares()[0]['x_mm']);
+        self::assertSame(2, SquareGrid::on(
+            width: 303,
+            height: 110,
+            side: 100,
+            kerf: 1.5,
+            trim: 5,
+        )->columns, 'trim of 5 all round leaves 293');
+        self::assertSame(5.0, SquareGrid::on(
+            width: 303,
+            height: 110,
+            side: 100,
+            kerf: 1.5,
+            trim: 5,
+        )->squares()[0]['x_mm']);
     }
 
     public function testSparesByTheBinomialQuantile(): void

@@ -53,7 +53,7 @@ final class NextModelsTest extends TestCase
     {
         self::assertSame(
             [['slug' => 'box', 'fresh' => ['blintz'], 'again' => ['valley']]],
-            NextModels::of(self::SHELF, ['valley', 'tuck'], ['cup'], 'junior', 1),
+            NextModels::of(shelf: self::SHELF, known: ['valley', 'tuck'], finished: ['cup'], band: 'junior', most: 1),
         );
     }
 }

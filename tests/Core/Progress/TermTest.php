@@ -28,7 +28,7 @@ final class TermTest extends TestCase
      */
     public function testOneNewFoldALesson(): void
     {
-        $term = Term::of(self::SHELF, [], [], 'junior', 60, 6);
+        $term = Term::of(shelf: self::SHELF, known: [], finished: [], band: 'junior', slot: 60, lessons: 6);
         self::assertSame(
             ['dart', 'cup', 'bag', 'house', 'box', null],
             array_map(static fn (?array $one): ?string => $one['slug'] ?? null, $term),
@@ -44,24 +44,39 @@ final class TermTest extends TestCase
             $term,
         );
         // small children: nothing from 8 years on; half an hour: nothing longer
-        self::assertSame(['dart', 'cup', 'bag', null], $slugs(Term::of(self::SHELF, [], [], 'young', 30, 4)));
+        self::assertSame(['dart', 'cup', 'bag', null], $slugs(Term::of(
+            shelf: self::SHELF,
+            known: [],
+            finished: [],
+            band: 'young',
+            slot: 30,
+            lessons: 4,
+        )));
         // a group that has made the house, with time: the crane has one new fold, but is two harder than that
         self::assertSame(
             ['box', 'crane'],
             $slugs(Term::of(
-                self::SHELF,
-                ['valley', 'tuck', 'flap', 'squash'],
-                ['house', 'cup', 'bag', 'dart'],
-                'junior',
-                90,
-                2,
+                shelf: self::SHELF,
+                known: ['valley', 'tuck', 'flap', 'squash'],
+                finished: ['house', 'cup', 'bag', 'dart'],
+                band: 'junior',
+                slot: 90,
+                lessons: 2,
             )),
         );
     }
 
     public function testWhatTheLeadChoseStaysAndTheRestFollowsFromIt(): void
     {
-        $term = Term::of(self::SHELF, [], [], 'junior', 60, 3, [1 => 'crane']);
+        $term = Term::of(
+            shelf: self::SHELF,
+            known: [],
+            finished: [],
+            band: 'junior',
+            slot: 60,
+            lessons: 3,
+            fixed: [1 => 'crane'],
+        );
         // however hard and long it is
         self::assertSame(['squash', 'petal'], $term[1]['fresh'] ?? null);
         self::assertSame(['dart', 'crane', 'box'], array_column($term, 'slug'), 'after a crane a box is not too hard');
@@ -75,7 +90,7 @@ final class TermTest extends TestCase
             'y' => ['five'], 'z' => ['six', 'tuck']] as $slug => $kinds) {
             $shelf[] = ['slug' => $slug, 'kinds' => $kinds, 'difficulty' => 1, 'age_from' => 5, 'minutes' => 20];
         }
-        $term = Term::of($shelf, [], [], 'adult', 60, 7);
+        $term = Term::of(shelf: $shelf, known: [], finished: [], band: 'adult', slot: 60, lessons: 7);
         self::assertSame(['a', 'b', 'c', 'd', 'e', 'z', 'y'], array_column($term, 'slug'));
         self::assertSame([[], [], [], [], [], ['tuck'], []], array_column($term, 'faded'));
     }
@@ -92,7 +107,14 @@ final class TermTest extends TestCase
                 'age_from' => $chance->getInt(4, 12),
                 'minutes' => $chance->getInt(15, 90),
             ], range(1, 12));
-            $term = array_filter(Term::of($shelf, ['k1'], ['m1'], 'junior', 60, 12));
+            $term = array_filter(Term::of(
+                shelf: $shelf,
+                known: ['k1'],
+                finished: ['m1'],
+                band: 'junior',
+                slot: 60,
+                lessons: 12,
+            ));
             $slugs = array_column($term, 'slug');
             self::assertSame(array_unique($slugs), $slugs, 'nothing twice');
             self::assertNotContains('m1', $slugs);

@@ -143,7 +143,7 @@ final class ChoiceTest extends TestCase
             $routes = [];
             foreach (array_values($sizes) as $i => $size) {
                 $options = array_fill_keys(array_map(static fn (int $o): string => "o$o", range(1, $size)), 'Title');
-                $routes["c$i"] = new Route("c$i", $options, 'o1', 1, 1);
+                $routes["c$i"] = new Route(name: "c$i", options: $options, chosen: 'o1', firstStep: 1, lastStep: 1);
             }
 
             return $routes;
@@ -169,7 +169,7 @@ final class ChoiceTest extends TestCase
         $routes = [];
         foreach ($sizes as $i => $size) {
             $options = array_fill_keys(array_map(static fn (int $o): string => "o$o", range(1, $size)), 'Title');
-            $routes["c$i"] = new Route("c$i", $options, 'o1', 1, 1);
+            $routes["c$i"] = new Route(name: "c$i", options: $options, chosen: 'o1', firstStep: 1, lastStep: 1);
         }
         $all = Combinations::of($routes);
         self::assertLessThan(50, count($all));

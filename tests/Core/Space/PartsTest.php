@@ -241,7 +241,15 @@ final class PartsTest extends TestCase
     {
         $x = [0.0, 0.0, 0.0, 10.0, 0.0, 0.0, 5.0, 10.0, 0.0, 5.0, -10.0, 0.0];
         $bars = [[0, 3, hypot(5, 10)], [1, 3, hypot(5, 10)]];
-        $paper = new BarsAndHinges($x, [true, true, true, false], $bars, [[0, 1, 2, 3, 1.0]], [0.0], 20.0, 1e4);
+        $paper = new BarsAndHinges(
+            x: $x,
+            fixed: [true, true, true, false],
+            bars: $bars,
+            hinges: [[0, 1, 2, 3, 1.0]],
+            angles: [0.0],
+            side: 20.0,
+            kb: 1e4,
+        );
         for ($i = 1; $i <= 10; $i++) {
             $paper->targets = [M_PI / 20 * $i];
             $energy = $paper->settle();
@@ -258,7 +266,17 @@ final class PartsTest extends TestCase
         $bars = [[0, 3, hypot(5, 10)], [1, 3, hypot(5, 10)]];
         $hinge = [[0, 1, 2, 3, 1.0]];
         $paper = new BarsAndHinges(
-            $x, [true, true, true, false], $bars, $hinge, [0.0], 20.0, 1e4, [], 1e4, [[3 => 1.0]], 1e6,
+            x: $x,
+            fixed: [true, true, true, false],
+            bars: $bars,
+            hinges: $hinge,
+            angles: [0.0],
+            side: 20.0,
+            kb: 1e4,
+            ties: [],
+            kt: 1e4,
+            rows: [[3 => 1.0]],
+            ko: 1e6,
         );
         $paper->targets = [-0.5];
         $paper->settle();

@@ -49,7 +49,13 @@ final class ClaimsTest extends TestCase
             }
             $at = new Point(...$claims['take']['at']);
             $side = min($step->before->sheet->width, $step->before->sheet->height);
-            [$landings, $far] = self::journeys($step->before, $step->after, $at, $claims, $step->step->kind);
+            [$landings, $far] = self::journeys(
+                before: $step->before,
+                after: $step->after,
+                at: $at,
+                claims: $claims,
+                kind: $step->step->kind,
+            );
             self::assertNotSame([], $landings, "the hand takes moving paper; $where");
             $said['drawn']['dots'] !== [] ?: self::fail("no dots; $where");
             $landing = new Point(...$said['drawn']['dots'][1]);
