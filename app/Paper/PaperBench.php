@@ -119,19 +119,7 @@ final readonly class PaperBench
 
         return new PaperData(
             stock: StockData::of($main, $this->measure),
-            takes: $problem !== null
-                ? []
-                : array_map(
-                    fn (StockRecord $s, int $i): array => [
-                        'stock' => $s->id,
-                        'name' => $s->name,
-                        'sheets' => $paper->takes[$i],
-                        'have' => $s->count,
-                        'short' => $paper->short[$i],
-                    ],
-                    $records,
-                    array_keys($records),
-                ),
+            takes: $problem === null ? self::takes($paper, $records) : [],
             method: $lesson->method,
             models: $this->models->of($lesson, $paper, $programme),
             side_mm: $side,
@@ -146,31 +134,9 @@ final readonly class PaperBench
             sheets: $problem === null ? $paper->sheets() : 0,
             short: $problem === null ? $paper->short() : 0,
             cost: $problem === null ? $cost : null,
-            pieces: array_map(
-                fn (array $p): array => [
-                    'title' => $p['title'],
-                    'side_mm' => $p['side'],
-                    'side' => $this->measure->say($p['side']),
-                    'count' => $p['count'],
-                    'uncut' => $p['uncut'],
-                ],
-                $paper->pieces,
-            ),
+            pieces: $this->pieces($paper),
             patterns: $patterns,
-            uncut: array_map(
-                fn (array $u): array => [
-                    'title' => $paper->models[$u['model']]->title,
-                    'stock' => $paper->pile[$u['stock']]->name,
-                    'width_mm' => $paper->pile[$u['stock']]->width,
-                    'height_mm' => $paper->pile[$u['stock']]->height,
-                    'size' => $this->measure->area(
-                        $paper->pile[$u['stock']]->width,
-                        $paper->pile[$u['stock']]->height,
-                    ),
-                    'sheets' => $u['sheets'],
-                ],
-                $paper->uncut,
-            ),
+            uncut: $this->uncut($paper),
             optimal: $paper->plan?->isProven() ?? true,
             gap: round($paper->plan?->gap() ?? 0.0, 4),
             choices: $problem === null ? $this->choices->of($lesson, $paper, $records, $this->kerf($lesson)) : [],
@@ -184,6 +150,61 @@ final readonly class PaperBench
             squaring: $byDiagonal && $squaring->strip > 0
                 ? SquaringPictures::of($main->width_mm, $main->height_mm, $policies)
                 : [],
+        );
+    }
+
+    /**
+     * @param  list<StockRecord>  $records
+     * @return list<array{stock: int, name: string, sheets: int, have: int|null, short: int}> by paper
+     */
+    private static function takes(LessonPaper $paper, array $records): array
+    {
+        return array_map(
+            static fn (StockRecord $s, int $i): array => [
+                'stock' => $s->id,
+                'name' => $s->name,
+                'sheets' => $paper->takes[$i],
+                'have' => $s->count,
+                'short' => $paper->short[$i],
+            ],
+            $records,
+            array_keys($records),
+        );
+    }
+
+    /** @return list<array{title: string, side_mm: float, side: string, count: int, uncut: bool}> */
+    private function pieces(LessonPaper $paper): array
+    {
+        return array_map(
+            fn (array $p): array => [
+                'title' => $p['title'],
+                'side_mm' => $p['side'],
+                'side' => $this->measure->say($p['side']),
+                'count' => $p['count'],
+                'uncut' => $p['uncut'],
+            ],
+            $paper->pieces,
+        );
+    }
+
+    /**
+     * @return list<array{title: string, stock: string, width_mm: float, height_mm: float, size: string, sheets: int}>
+     */
+    private function uncut(LessonPaper $paper): array
+    {
+        return array_map(
+            fn (array $u): array => [
+                'title' => $paper->models[$u['model']]->title,
+                'stock' => $paper->pile[$u['stock']]->name,
+                'width_mm' => $paper->pile[$u['stock']]->width,
+                'height_mm' => $paper->pile[$u['stock']]->height,
+                'size' => $this->measure->area(
+                    $paper->pile[$u['stock']]->width,
+                    $paper->pile[$u['stock']]->height,
+                ),
+                'sheets' => $u['sheets'],
+            ],
+            $paper->uncut,
         );
     }
 
