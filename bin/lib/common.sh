@@ -62,11 +62,16 @@ ensure_php() {
     fi
 }
 
+# readable_by_others: what this project keeps that another user could read. Into a database folder nobody else gets, so
+# what a running server makes there meanwhile is not looked at.
+readable_by_others() {
+    find "$VAR" storage bootstrap/cache .env -path "$VAR/mariadb*/*" -prune -o ! -type l -perm /077 -print 2>/dev/null
+}
+
 # ensure_private: what an older start left readable for everybody is so no longer.
 ensure_private() {
-    find "$VAR" storage bootstrap/cache .env -user "$(id -un)" ! -type l -perm /077 -exec chmod go-rwx {} + \
-        2>/dev/null || true
-    _open=$(find "$VAR" storage bootstrap/cache .env ! -type l -perm /077 -print 2>/dev/null | head -3)
+    readable_by_others | while IFS= read -r _file; do chmod go-rwx "$_file" 2>/dev/null || true; done
+    _open=$(readable_by_others | head -3)
     [ -z "$_open" ] || fail "others can read what only you should, and you may not change it: $_open
     Give these to $(id -un) (chown), then run this again."
 }
@@ -116,8 +121,8 @@ wait_port() {
 # db_run DIR PORT: the server itself on a folder that is there. Sets DB_PID.
 db_run() {
     _sock="${TMPDIR:-/tmp}/cathedra-$(id -u)-$2.sock"
-    PATH="$PATH:/usr/sbin" mariadbd --no-defaults --user="$(id -un)" --datadir="$1" --bind-address=127.0.0.1 \
-        --port="$2" \
+    UMASK=0600 UMASK_DIR=0700 PATH="$PATH:/usr/sbin" mariadbd --no-defaults --user="$(id -un)" --datadir="$1" \
+        --bind-address=127.0.0.1 --port="$2" \
         --socket="$_sock" --pid-file="$1/pid" --skip-name-resolve --character-set-server=utf8mb4 \
         --collation-server=utf8mb4_unicode_ci --innodb-buffer-pool-size=128M > "$VAR/log/mariadb-$2.log" 2>&1 &
     DB_PID=$!

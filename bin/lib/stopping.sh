@@ -6,6 +6,8 @@ set -eu
 ROOT=$(cd "$(dirname "$0")/../.." && pwd)
 cd "$ROOT"
 . bin/lib/common.sh
+# as a newcomer's shell has it: what bin/test says of its own servers is not meant here
+unset DB_PASSWORD DB_DATABASE APP_ENV APP_KEY APP_URL APP_TIMEZONE CACHE_STORE SESSION_DRIVER
 export CATHEDRA_PORT="${CATHEDRA_STOP_PORT:-8123}" CATHEDRA_DB_PORT="${CATHEDRA_STOP_DB_PORT:-33123}"
 export CATHEDRA_DATA="$VAR/mariadb-stopping" CATHEDRA_WARM=usual CATHEDRA_DEMO=false
 OUT="$VAR/log/stopping.log"
@@ -20,6 +22,8 @@ until_true() { # SECONDS COMMAND...: whether the command comes true in that time
 is_up() { grep -q 'Ctrl-C stops it' "$OUT"; }
 is_gone() { ! kill -0 "$START" 2>/dev/null; }
 silent() { ! port_busy "$CATHEDRA_PORT" && ! port_busy "$CATHEDRA_DB_PORT"; }
+
+touch "$VAR/log/older.log" && chmod 644 "$VAR/log/older.log" # as starts before this one left their logs
 
 for how in INT TERM HUP database; do
     : > "$OUT"
