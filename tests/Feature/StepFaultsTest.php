@@ -16,7 +16,10 @@ final class StepFaultsTest extends TestCase
         self::assertSame('layer-more', $faults[0]['kind']);
         self::assertSame('One layer too many was taken.', $faults[0]['title']);
         self::assertSame('Open it, and do the step once more.', $faults[0]['mend']);
-        self::assertSame('It stops at step 5.', $faults[0]['then']);
+        self::assertSame('', $faults[0]['then'], 'only the count of step 5 fails with it: nothing is said');
+        $bookmark = $this->getJson('/api/models/bookmark/steps/4/faults')->assertOk()->json();
+        $then = array_column($bookmark, 'then', 'kind')['short'];
+        self::assertSame('It stops at step 5.', $then, 'there paper lies between the sides of the crease');
         self::assertStringStartsWith('The right one: ', $faults[0]['see']);
         self::assertNotSame([], $faults[0]['drawing']['marks']);
         self::assertLessThanOrEqual(3, count($faults));
@@ -42,7 +45,7 @@ final class StepFaultsTest extends TestCase
         $input = $this->lessonInput($this->group($lead), ['model' => 'helmet']);
         $lesson = $this->postJson('/api/lessons', $input)->assertCreated()->json('card.id');
         $faults = fn (): array => $this->getJson('/api/models/helmet/steps/4/faults')->assertOk()->json();
-        self::assertSame(['layer-more', 'quarter-turned', 'short'], array_slice(array_column($faults(), 'kind'), 0, 3));
+        self::assertSame(['layer-more', 'short', 'near-for-far'], array_slice(array_column($faults(), 'kind'), 0, 3));
         $before = array_column($faults(), 'score', 'kind')['short'];
         $tick = fn (array $with): TestResponse => $this->putJson("/api/lessons/$lesson/faults", [
             'model' => 'helmet', 'step' => 4, 'kind' => 'short', 'seen' => true, ...$with,
