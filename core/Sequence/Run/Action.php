@@ -54,6 +54,21 @@ final readonly class Action
     ) {
     }
 
+    /** What folds no flap of $state: the whole is turned, or what was folded is unfolded. */
+    public static function ofTheWhole(FoldKind $kind, FoldedState $state): self
+    {
+        return new self(
+            kind: $kind,
+            state: $state,
+            crease: null,
+            valley: false,
+            moving: [],
+            faces: [],
+            behind: false,
+            mirrored: false,
+        );
+    }
+
     public function asBehind(): self
     {
         return new self(

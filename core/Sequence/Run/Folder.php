@@ -474,16 +474,7 @@ final class Folder
 
     private function turn(Step $step, FoldedState $turned): void
     {
-        $this->actions[] = new Action(
-            kind: $step->kind,
-            state: $this->state,
-            crease: null,
-            valley: false,
-            moving: [],
-            faces: [],
-            behind: false,
-            mirrored: false,
-        );
+        $this->actions[] = Action::ofTheWhole($step->kind, $this->state);
         $this->go($turned);
     }
 
@@ -497,16 +488,7 @@ final class Folder
     {
         $this->samePiece($step, $step->steps[0]);
         [$before, $after] = $this->past[$step->steps[0]];
-        $this->actions[] = new Action(
-            kind: $step->kind,
-            state: $this->state,
-            crease: null,
-            valley: false,
-            moving: [],
-            faces: [],
-            behind: false,
-            mirrored: false,
-        );
+        $this->actions[] = Action::ofTheWhole($step->kind, $this->state);
         $this->go(Unfolding::of($this->state, $before, $after));
     }
 
