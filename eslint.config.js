@@ -19,4 +19,20 @@ export default ts.config(
       'vue/attributes-order': 'off',
     },
   },
+  {
+    files: ['resources/ts/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: { 'max-lines-per-function': ['error', { max: 60, skipComments: true, skipBlankLines: true }] },
+  },
+  {
+    // What asks the server knows nothing of screens: nobody else's change is a reason to read it again.
+    files: ['resources/ts/api/*.ts'],
+    rules: { 'no-restricted-imports': ['error', { patterns: ['../*'] }] },
+  },
+  {
+    files: ['resources/ts/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    languageOptions: { parserOptions: { projectService: true } },
+    rules: { '@typescript-eslint/no-floating-promises': 'error', '@typescript-eslint/unbound-method': 'error' },
+  },
 )

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Groups;
 
-use App\Support\Api\Shape;
+use App\Support\Api\JsonShape;
 
 // A group as it is sent; GroupRequest checks it.
-#[Shape('GroupInput', [
+#[JsonShape('GroupInput', [
     'name' => 'string',
     'age_band' => 'string',
     'helpers' => 'integer',

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Groups;
 
 use App\Pacing\ModelFit;
-use App\Support\Api\Shape;
+use App\Support\Api\JsonShape;
 
 /** A model that a group could fold next, and why. */
-#[Shape('NextData', ['slug' => 'string', 'title' => 'string', 'why' => 'string', 'fit' => '#ModelFit'], [
+#[JsonShape('NextData', ['slug' => 'string', 'title' => 'string', 'why' => 'string', 'fit' => '#ModelFit'], [
     'fit' => 'in a lesson of an hour',
 ])]
 final readonly class NextData

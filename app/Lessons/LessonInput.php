@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Lessons;
 
-use App\Support\Api\Shape;
+use App\Support\Api\JsonShape;
 
 // A lesson as it is sent; LessonRequest checks it.
-#[Shape('LessonInput', [
+#[JsonShape('LessonInput', [
     'group_id' => 'integer',
     'models' => '#LessonModelInput[]',
     'starts_at' => 'string',

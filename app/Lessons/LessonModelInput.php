@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Lessons;
 
-use App\Support\Api\Shape;
+use App\Support\Api\JsonShape;
 
 // One model of a lesson as it is sent.
-#[Shape('LessonModelInput', [
+#[JsonShape('LessonModelInput', [
     'model' => 'string',
     'ways?' => '{string}',
     'side_mm?' => '?number',

@@ -14,7 +14,7 @@ use App\Pacing\PoliciesOf;
 use App\Paper\Kits;
 use App\Paper\PaperBench;
 use App\Programme\Loaded;
-use App\Programme\Programme;
+use App\Programme\LoadedProgramme;
 use App\Programme\ProgrammeItem;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
@@ -47,7 +47,7 @@ final readonly class LessonSheet
     {
         Loaded::one($lesson);
         $paper = $this->bench->forLesson($lesson);
-        $programme = Programme::of($lesson, $this->shelf);
+        $programme = LoadedProgramme::of($lesson, $this->shelf);
         $plan = $this->plan->of($lesson, $programme);
         [$log, $events] = $this->log->whole($lesson);
         $sheets = $paper === null ? null : [$paper->sheets, $paper->short];
@@ -93,13 +93,13 @@ final readonly class LessonSheet
     public function cards(array $lessons): array
     {
         Loaded::listed($lessons);
-        $there = fn (Lesson $lesson): bool => Programme::isThere($lesson, $this->shelf);
+        $there = fn (Lesson $lesson): bool => LoadedProgramme::isThere($lesson, $this->shelf);
         $lessons = array_values(array_filter($lessons, $there));
         $finished = $this->record->finished($lessons);
 
         return array_map(function (Lesson $lesson) use ($finished): LessonCard {
             $paper = $lesson->used_paper === null ? $this->bench->reckon($lesson) : null;
-            $programme = Programme::of($lesson, $this->shelf);
+            $programme = LoadedProgramme::of($lesson, $this->shelf);
             $sheets = $paper === null ? null : ($paper->fits() ? [$paper->sheets(), $paper->short()] : [0, 0]);
             $plan = $this->plan->of($lesson, $programme);
 
@@ -118,7 +118,7 @@ final readonly class LessonSheet
         Lesson $lesson,
         ?array $sheets,
         RunSheet $plan,
-        Programme $programme,
+        LoadedProgramme $programme,
         int $finished,
     ): LessonCard {
         return new LessonCard(
@@ -157,7 +157,7 @@ final readonly class LessonSheet
         );
     }
 
-    private function setting(Lesson $lesson, Programme $programme): LessonSetting
+    private function setting(Lesson $lesson, LoadedProgramme $programme): LessonSetting
     {
         return new LessonSetting(
             helpers: $lesson->helpers,

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Pacing;
 
-use App\Support\Api\Shape;
+use App\Support\Api\JsonShape;
 
 /** Learners for one rehearsal of a lesson: how each of them folds each step, and the best simple rule for them. */
 #[
-    Shape('CastData', [
+    JsonShape('CastData', [
         'learners' => 'integer[]',
         'helpers' => 'integer',
         'steps' => ['[]' => ['step' => 'integer', 'show' => 'number', 'help' => 'number', 'checkpoint' => 'boolean']],

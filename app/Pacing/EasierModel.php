@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Pacing;
 
 use App\Models\Group;
-use App\Programme\Programme;
+use App\Programme\LoadedProgramme;
 use App\Programme\ProgrammeItem;
 use App\Shelf\ModelFacts;
 use App\Shelf\ModelShelf;
@@ -26,7 +26,7 @@ final readonly class EasierModel
      * Of those for their age that they finish in the slot, the one that shares most of the folds; then the one with the
      * fewest steps.
      */
-    public function than(Programme $programme, Group $group, int $slot): ?EasierChoice
+    public function than(LoadedProgramme $programme, Group $group, int $slot): ?EasierChoice
     {
         $this->shelf->prime();
         $own = $programme->items[0]->facts;

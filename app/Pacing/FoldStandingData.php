@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Pacing;
 
-use App\Support\Api\Shape;
+use App\Support\Api\JsonShape;
 use Cathedra\Core\Progress\FoldEvidence;
 
 /** How many of a group have made a kind of fold. */
 #[
-    Shape('FoldStandingData', [
+    JsonShape('FoldStandingData', [
         'kind' => 'string',
         'alone' => 'integer',
         'helped' => 'integer',

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Pacing;
 
-use App\Support\Api\Shape;
+use App\Support\Api\JsonShape;
 
 /** A lesson rehearsed many times, and what would help it. */
 #[
-    Shape('ForecastData', [
+    JsonShape('ForecastData', [
         'runs' => 'integer',
         'learners' => 'integer',
         'now' => '#OutlookData',

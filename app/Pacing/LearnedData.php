@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Pacing;
 
-use App\Support\Api\Shape;
+use App\Support\Api\JsonShape;
 
 /** What taught lessons say of times, beside the estimates. */
 #[
-    Shape('LearnedData', [
+    JsonShape('LearnedData', [
         'marks' => 'integer',
         'before' => ['low' => 'number', 'high' => 'number'],
         'folds' => ['[]' => [

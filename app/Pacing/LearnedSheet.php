@@ -7,7 +7,7 @@ namespace App\Pacing;
 use App\Accounts\MannerOf;
 use App\Models\Lesson;
 use App\Models\Organisation;
-use App\Programme\Programme;
+use App\Programme\LoadedProgramme;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Pacing\Learning\Learned;
@@ -85,7 +85,7 @@ final readonly class LearnedSheet
 
         return array_values($lessons->map(fn (Lesson $lesson): array => [
             'id' => $lesson->id,
-            'title' => Programme::of($lesson, $this->shelf)->title(),
+            'title' => LoadedProgramme::of($lesson, $this->shelf)->title(),
             'group' => $lesson->group->name,
             'starts_at' => $lesson->starts_at->format('Y-m-d\TH:i'),
             'marks' => $marks[$lesson->id] ?? 0,

@@ -6,7 +6,7 @@ namespace App\Pacing;
 
 use App\Models\FinishRecord;
 use App\Models\Lesson;
-use App\Programme\Programme;
+use App\Programme\LoadedProgramme;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
 use App\Support\Once;
@@ -172,11 +172,11 @@ final readonly class LearnedTimes
             ->reverse();
         $lessons->load(['models', 'chosen', 'group' => static fn (Relation $group) => $group->withCount('learners')]);
         $lessons = $lessons->filter(fn (Lesson $lesson): bool => $lesson->getRelation('group') !== null
-            && Programme::isThere($lesson, $this->shelf));
+            && LoadedProgramme::isThere($lesson, $this->shelf));
         $finished = $this->finished(array_values($lessons->modelKeys()));
         $knows = $marks = [];
         foreach ($lessons as $lesson) {
-            $programme = Programme::of($lesson, $this->shelf);
+            $programme = LoadedProgramme::of($lesson, $this->shelf);
             $marks[$lesson->id] = $lesson->odd
                 ? []
                 : $this->marksOf($lesson, $programme, array_keys($knows[$lesson->group_id] ?? []));
@@ -211,7 +211,7 @@ final readonly class LearnedTimes
      * @param  list<string>  $knows  kinds of fold that the group could do then
      * @return list<Mark>
      */
-    private function marksOf(Lesson $lesson, Programme $programme, array $knows): array
+    private function marksOf(Lesson $lesson, LoadedProgramme $programme, array $knows): array
     {
         $room = new Room(max(1, $lesson->group->size()), $lesson->helpers, $lesson->group->age_band, $knows);
         $plan = ($this->plan)($lesson, $programme, $room);

@@ -6,13 +6,13 @@ namespace App\Pacing;
 
 use App\Models\Lesson;
 use App\Programme\Loaded;
-use App\Programme\Programme;
+use App\Programme\LoadedProgramme;
 use App\Shelf\ModelShelf;
 use Cathedra\Core\Pacing\Block;
 use Cathedra\Core\Pacing\Rehearsal\Cast;
 use Cathedra\Core\Pacing\Rehearsal\Course;
+use Cathedra\Core\Pacing\Rehearsal\PacedStep;
 use Cathedra\Core\Pacing\Rehearsal\Rehearsal;
-use Cathedra\Core\Pacing\Rehearsal\Step;
 
 /** The learners of a lesson as a rehearsal plays them. */
 final readonly class LessonCast
@@ -26,7 +26,7 @@ final readonly class LessonCast
     {
         Loaded::one($lesson);
         $times = $this->learned->times($lesson->organisation_id);
-        $plan = $this->plan->rehearsable($lesson, Programme::of($lesson, $this->shelf));
+        $plan = $this->plan->rehearsable($lesson, LoadedProgramme::of($lesson, $this->shelf));
         $blocks = array_values(array_filter(
             $plan->blocks($times),
             static fn (Block $block): bool => $block->kind === 'step' && ! $block->again && ! $block->out,
@@ -35,7 +35,7 @@ final readonly class LessonCast
             'bell' => null,
             'learners' => $plan->room->learners,
             'rounds' => 1,
-            'steps' => array_map(static fn (Block $block): Step => $block->room, $blocks),
+            'steps' => array_map(static fn (Block $block): PacedStep => $block->room, $blocks),
         ]);
         $cast = Cast::of($setting, Rehearsal::chance($setting, 1, $seed), 0);
         $best = Course::best($setting, $cast);

@@ -6,7 +6,7 @@ namespace App\Pacing;
 
 use App\Models\Lesson;
 use App\Programme\Loaded;
-use App\Programme\Programme;
+use App\Programme\LoadedProgramme;
 use App\Programme\ProgrammeItem;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
@@ -36,7 +36,7 @@ final readonly class LessonForecast
     {
         Loaded::one($lesson);
         $times = $this->learned->times($lesson->organisation_id);
-        $programme = Programme::of($lesson, $this->shelf);
+        $programme = LoadedProgramme::of($lesson, $this->shelf);
         $plan = $this->plan->rehearsable($lesson, $programme);
         $isOpen = $lesson->started_at === null;
         $ways = $isOpen ? $this->ways($programme, $times) : [];
@@ -44,7 +44,7 @@ final readonly class LessonForecast
         $easier = $isOpen && $isShort ? $this->easier->than($programme, $lesson->group, $lesson->minutes) : null;
         $others = array_map(fn (LeverWay $way): array => ['way', $this->plan->rehearsable(
             $lesson,
-            Programme::of($lesson, $this->shelf, [
+            LoadedProgramme::of($lesson, $this->shelf, [
                 $way->model => [
                     ...$programme->find($way->model)->ways ?? [],
                     $way->passage => $way->option,
@@ -84,7 +84,7 @@ final readonly class LessonForecast
     }
 
     /** @return list<LeverWay> one passage another way, each; of many those that take the least time by themselves */
-    private function ways(Programme $programme, BaseTimes $times): array
+    private function ways(LoadedProgramme $programme, BaseTimes $times): array
     {
         $ways = $seconds = [];
         foreach ($programme->items as $item) {

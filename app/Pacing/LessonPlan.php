@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Pacing;
 
 use App\Models\Lesson;
-use App\Programme\Programme;
+use App\Programme\LoadedProgramme;
 use Cathedra\Core\Pacing\Rehearsal\Plan;
 use Cathedra\Core\Pacing\RunSheet;
 use Cathedra\Core\Pacing\Timeline;
@@ -21,7 +21,7 @@ final readonly class LessonPlan
     ) {
     }
 
-    public function of(Lesson $lesson, Programme $programme): RunSheet
+    public function of(Lesson $lesson, LoadedProgramme $programme): RunSheet
     {
         $plan = $this->rehearsable($lesson, $programme);
         $times = $this->learned->times($lesson->organisation_id);
@@ -30,7 +30,7 @@ final readonly class LessonPlan
     }
 
     /** The lesson as a room that can be rehearsed. */
-    public function rehearsable(Lesson $lesson, Programme $programme): Plan
+    public function rehearsable(Lesson $lesson, LoadedProgramme $programme): Plan
     {
         return ($this->plan)($lesson, $programme, ($this->room)($lesson->group, $lesson->helpers));
     }
@@ -40,7 +40,7 @@ final readonly class LessonPlan
      *
      * @return list<array{key: string, minutes: int|null, usual: int, out: bool}>
      */
-    public function blocks(Lesson $lesson, Programme $programme): array
+    public function blocks(Lesson $lesson, LoadedProgramme $programme): array
     {
         $timeline = PlanOf::timeline($lesson);
         $squaring = $this->plan->squaring($lesson, $programme);
@@ -60,7 +60,7 @@ final readonly class LessonPlan
     }
 
     /** Minutes the lesson needs, a begun one counted as a whole one. */
-    public function minutes(Lesson $lesson, Programme $programme): int
+    public function minutes(Lesson $lesson, LoadedProgramme $programme): int
     {
         return self::whole($this->of($lesson, $programme)->needed);
     }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Pacing;
 
-use App\Support\Api\Shape;
+use App\Support\Api\JsonShape;
 
 /** Another way of a passage of a lesson, as something that would help. */
-#[Shape('LeverWay', [
+#[JsonShape('LeverWay', [
     'model' => 'string', 'passage' => 'string', 'option' => 'string', 'was' => 'string', 'question' => 'string',
     'title' => 'string', 'first' => 'integer',
 ], [

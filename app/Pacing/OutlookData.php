@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Pacing;
 
-use App\Support\Api\Shape;
+use App\Support\Api\JsonShape;
 use Cathedra\Core\Pacing\Rehearsal\Outlook;
 
 /** How one plan of a lesson is likely to go. Seconds and minutes from the beginning of the slot. */
 #[
-    Shape('OutlookData', [
+    JsonShape('OutlookData', [
         'finish' => ['early' => 'integer', 'middle' => 'integer', 'late' => 'integer'],
         'share' => 'number',
         'everybody' => 'number',

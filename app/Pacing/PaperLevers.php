@@ -8,7 +8,7 @@ use App\Models\Lesson;
 use App\Models\Stock;
 use App\Paper\Measure;
 use App\Paper\PaperAdvice;
-use App\Programme\Programme;
+use App\Programme\LoadedProgramme;
 use App\Programme\ProgrammeItem;
 use Cathedra\Core\Pacing\ModelLoad;
 use Cathedra\Core\Pacing\Rehearsal\Plan;
@@ -31,7 +31,7 @@ final readonly class PaperLevers
     }
 
     /** @return list<PaperLever> each with the lesson as it would be */
-    public function of(Lesson $lesson, Programme $programme, Plan $plan): array
+    public function of(Lesson $lesson, LoadedProgramme $programme, Plan $plan): array
     {
         $own = $lesson->papers()[0] ?? null;
         if ($own === null) {
@@ -44,7 +44,7 @@ final readonly class PaperLevers
         ]));
     }
 
-    private function larger(Lesson $lesson, Programme $programme, Plan $plan, Stock $own): ?PaperLever
+    private function larger(Lesson $lesson, LoadedProgramme $programme, Plan $plan, Stock $own): ?PaperLever
     {
         $item = $programme->items[0];
         $side = $item->side ?? min($own->width_mm, $own->height_mm);
@@ -70,7 +70,7 @@ final readonly class PaperLevers
     }
 
     /** The first of the cupboard that folds the model well enough, where the lesson's own folds it hardly. */
-    private function other(Lesson $lesson, Programme $programme, Plan $plan, Stock $own): ?PaperLever
+    private function other(Lesson $lesson, LoadedProgramme $programme, Plan $plan, Stock $own): ?PaperLever
     {
         $item = $programme->items[0];
         if (! $plan->models[0]->hardPaper) {

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Pacing;
 
-use App\Support\Api\Shape;
+use App\Support\Api\JsonShape;
 
 /** The run sheet. Seconds from the start of the slot. */
 #[
-    Shape('PlanData', [
+    JsonShape('PlanData', [
         'lines' => ['[]' => [
             'kind' => ['block', 'step', 'checkpoint'],
             'key' => 'string',

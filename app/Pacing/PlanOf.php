@@ -7,7 +7,7 @@ namespace App\Pacing;
 use App\Models\Lesson;
 use App\Paper\Kits;
 use App\Paper\PaperAdvice;
-use App\Programme\Programme;
+use App\Programme\LoadedProgramme;
 use App\Programme\ProgrammeItem;
 use App\Shelf\ModelFacts;
 use App\Support\LibraryFiles;
@@ -27,7 +27,7 @@ final readonly class PlanOf
     ) {
     }
 
-    public function __invoke(Lesson $lesson, Programme $programme, Room $room): Plan
+    public function __invoke(Lesson $lesson, LoadedProgramme $programme, Room $room): Plan
     {
         return Plan::of(
             room: $room,
@@ -42,7 +42,7 @@ final readonly class PlanOf
     }
 
     /** @return list<ModelLoad> with what the paper makes of them */
-    private function onPaper(Lesson $lesson, Programme $programme): array
+    private function onPaper(Lesson $lesson, LoadedProgramme $programme): array
     {
         // a list of taught lessons does not read the papers of each; their plans are not looked at any more
         $isRead = $lesson->relationLoaded('chosen') || isset($lesson->used_paper['stocks']);
@@ -65,13 +65,13 @@ final readonly class PlanOf
     }
 
     /** Seconds of making squares in the lesson; 0 where they are made before. */
-    public function squaring(Lesson $lesson, Programme $programme): int
+    public function squaring(Lesson $lesson, LoadedProgramme $programme): int
     {
         return $lesson->square_in_lesson ? $this->squaringTime($lesson, $programme) : 0;
     }
 
     /** Seconds that making the squares would take in the lesson. */
-    public function squaringTime(Lesson $lesson, Programme $programme): int
+    public function squaringTime(Lesson $lesson, LoadedProgramme $programme): int
     {
         $factor = $this->files->times()->ages[$lesson->group->age_band]['factor'] ?? 1;
         $squares = count(array_filter($programme->models(), static fn (ModelFacts $m): bool => $m->ratio === 1.0));

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Pacing;
 
-use App\Support\Api\Shape;
+use App\Support\Api\JsonShape;
 
 /** How a lesson is taught, apart from its folds. */
 #[
-    Shape('PoliciesData', [
+    JsonShape('PoliciesData', [
         'list' => ['[]' => [
             'key' => 'string',
             'title' => 'string',

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Pacing;
 
 use App\Models\Lesson;
-use App\Programme\Programme;
+use App\Programme\LoadedProgramme;
 use App\Programme\ProgrammeItem;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Pacing\Policies;
@@ -23,7 +23,7 @@ final readonly class PoliciesOf
         return Policies::of($this->files->policies(), $lesson->policies ?? [], $lesson->prepared);
     }
 
-    public function data(Lesson $lesson, Programme $programme): PoliciesData
+    public function data(Lesson $lesson, LoadedProgramme $programme): PoliciesData
     {
         $table = $this->files->policies();
         $chosen = $this->chosen($lesson);
@@ -55,7 +55,7 @@ final readonly class PoliciesOf
     }
 
     /** What of the lesson cuts although that is not wanted; null: nothing. */
-    private function against(string $cutting, Lesson $lesson, Programme $programme): ?string
+    private function against(string $cutting, Lesson $lesson, LoadedProgramme $programme): ?string
     {
         $cuts = array_filter($programme->items, static fn (ProgrammeItem $item): bool => $item->facts->scissors);
         $words = $this->files->words();

@@ -9,7 +9,7 @@ use App\Support\JsonInput;
 use Cathedra\Core\CathedraException;
 use Cathedra\Core\Pacing\BadPlan;
 use Cathedra\Core\Pacing\Rehearsal\Rehearsal;
-use Cathedra\Core\Pacing\Rehearsal\Setting;
+use Cathedra\Core\Pacing\Rehearsal\RehearsedRoom;
 use Illuminate\Console\Command;
 
 /** Reads a room and its steps as JSON from standard input, plays the lesson many times and prints what came of it. */
@@ -23,7 +23,7 @@ final class RehearseCommand extends Command
     {
         try {
             $data = JsonInput::read();
-            $setting = Setting::fromArray($data);
+            $setting = RehearsedRoom::fromArray($data);
             $answer = Rehearsal::of($setting, Rehearsal::chance(
                 $setting,
                 self::whole($data, 'runs', 1000),

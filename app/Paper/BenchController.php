@@ -6,7 +6,7 @@ namespace App\Paper;
 
 use App\Models\Lesson;
 use App\Programme\Loaded;
-use App\Programme\Programme;
+use App\Programme\LoadedProgramme;
 use App\Shelf\ModelShelf;
 use App\Support\Controller;
 use Carbon\CarbonImmutable;
@@ -70,7 +70,7 @@ final class BenchController extends Controller
     {
         Loaded::one($lesson);
         $paper = $bench->reckon($lesson);
-        $programme = Programme::of($lesson, $shelf);
+        $programme = LoadedProgramme::of($lesson, $shelf);
         $cautions = array_map(static fn ($m): string => "$m->name: $m->caution", $kits->materials($lesson, $programme));
 
         return response()->json(

@@ -6,11 +6,11 @@ namespace App\Paper;
 
 use App\Models\Stock as StockRecord;
 use App\Support\LibraryFiles;
+use Cathedra\Core\Cutting\CutPlan;
 use Cathedra\Core\Cutting\CutPlanner;
 use Cathedra\Core\Cutting\CutRequest;
 use Cathedra\Core\Cutting\CutSheet;
 use Cathedra\Core\Cutting\LargestSquare;
-use Cathedra\Core\Cutting\Plan;
 use Cathedra\Core\Cutting\Prefer;
 use Cathedra\Core\Paper\Stock;
 use Cathedra\Core\Rules\Method;
@@ -104,7 +104,7 @@ final readonly class CutBench
     }
 
     /** @return list<array{side: float, count: int}> what is wanted without what cannot be had */
-    private static function met(Plan $plan): array
+    private static function met(CutPlan $plan): array
     {
         $met = [];
         foreach ($plan->request->sizes() as $size => ['side' => $side, 'count' => $count]) {
@@ -119,7 +119,7 @@ final readonly class CutBench
      * @param  list<CutPatternData>  $patterns
      * @param  list<array{side: float, count: int}>  $sides
      */
-    private function title(Plan $plan, array $patterns, array $sides): string
+    private function title(CutPlan $plan, array $patterns, array $sides): string
     {
         $words = $this->files->words();
         $by = [];

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Paper;
 
 use App\Models\Lesson;
-use App\Programme\Programme;
+use App\Programme\LoadedProgramme;
 use App\Programme\ProgrammeItem;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Kit\KitList;
@@ -25,7 +25,7 @@ final readonly class Kits
     }
 
     /** @return list<array{key: string, text: string, done: bool}> */
-    public function toDo(Lesson $lesson, LessonPaper $paper, Programme $programme): array
+    public function toDo(Lesson $lesson, LessonPaper $paper, LoadedProgramme $programme): array
     {
         $words = $this->files->words();
         $list = [];
@@ -47,7 +47,7 @@ final readonly class Kits
     /**
      * @param  int|null  $strokes  cuts through stacks; null: one square of each sheet by folding a corner over
      */
-    public function prepare(Lesson $lesson, LessonPaper $paper, ?int $strokes, Programme $programme): PrepareData
+    public function prepare(Lesson $lesson, LessonPaper $paper, ?int $strokes, LoadedProgramme $programme): PrepareData
     {
         $rules = $this->files->paperRules();
         $people = $lesson->helpers_cut ? 1 + $lesson->helpers : 1;
@@ -89,7 +89,7 @@ final readonly class Kits
      * @return array{tables: list<array{table: int, learners: list<array{name: string, seat: int|null}>,
      *     items: list<string>}>, kit: list<string>}
      */
-    public function forTables(Lesson $lesson, LessonPaper $paper, Programme $programme): array
+    public function forTables(Lesson $lesson, LessonPaper $paper, LoadedProgramme $programme): array
     {
         $words = $this->files->words();
         $kits = $this->of($lesson, $paper, $programme);
@@ -138,7 +138,7 @@ final readonly class Kits
      *
      * @return list<array{key: string, name: string, chosen: bool, caution: string, unfit: string|null}>
      */
-    public function offered(Lesson $lesson, Programme $programme): array
+    public function offered(Lesson $lesson, LoadedProgramme $programme): array
     {
         $chosen = array_map(static fn (Material $m): string => $m->key, $this->materials($lesson, $programme));
 
@@ -155,7 +155,7 @@ final readonly class Kits
     }
 
     /** @return list<Material> */
-    public function materials(Lesson $lesson, Programme $programme): array
+    public function materials(Lesson $lesson, LoadedProgramme $programme): array
     {
         $glued = in_array(
             'attach',
@@ -177,7 +177,7 @@ final readonly class Kits
         );
     }
 
-    private function of(Lesson $lesson, LessonPaper $paper, Programme $programme): KitList
+    private function of(Lesson $lesson, LessonPaper $paper, LoadedProgramme $programme): KitList
     {
         $seats = $lesson->group->table_size ?? $this->files->paperRules()->seats;
         $cuts = array_filter($programme->items, static fn (ProgrammeItem $i): bool => $i->facts->scissors) !== [];

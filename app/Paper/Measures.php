@@ -7,11 +7,11 @@ namespace App\Paper;
 use App\Models\Lesson;
 use App\Models\Reading;
 use App\Models\Stock;
-use App\Programme\Programme;
+use App\Programme\LoadedProgramme;
 use App\Programme\ProgrammeItem;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
-use Cathedra\Core\Paper\Reading as Measured;
+use Cathedra\Core\Paper\RulerReading as Measured;
 use Cathedra\Core\Rules\Unit;
 use Cathedra\Core\Sequence\Form\Solid;
 use Illuminate\Database\Eloquent\Collection;
@@ -29,7 +29,7 @@ final readonly class Measures
     public function of(Lesson $lesson): MeasureData
     {
         $lesson->loadMissing(['chosen', 'models', 'group.learners']);
-        $programme = Programme::of($lesson, $this->shelf);
+        $programme = LoadedProgramme::of($lesson, $this->shelf);
         $measured =
             array_values(
                 array_filter($programme->items, static fn (ProgrammeItem $i): bool => $i->facts->measures !== []),

@@ -6,7 +6,7 @@ namespace App\Paper;
 
 use App\Models\Lesson;
 use App\Models\Stock;
-use App\Programme\Programme;
+use App\Programme\LoadedProgramme;
 use App\Programme\ProgrammeItem;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
@@ -28,7 +28,7 @@ final readonly class ModelsOnPaper
      * @return list<array{slug: string, title: string, side_mm: float, side: string, sets: int, spares: int,
      *     uncut: bool, finished: string, height: string|null, will_fold: WillFoldData}>
      */
-    public function of(Lesson $lesson, LessonPaper $paper, Programme $programme): array
+    public function of(Lesson $lesson, LessonPaper $paper, LoadedProgramme $programme): array
     {
         $models = [];
         foreach ($programme->items as $m => $item) {
@@ -131,7 +131,7 @@ final readonly class ModelsOnPaper
         );
     }
 
-    public function spares(LessonPaper $paper, Programme $programme): string
+    public function spares(LessonPaper $paper, LoadedProgramme $programme): string
     {
         $words = $this->files->words();
         $rules = $this->files->paperRules();

@@ -8,7 +8,7 @@ use App\Models\Lesson;
 use App\Models\Organisation;
 use App\Models\Stock as StockRecord;
 use App\Programme\Loaded;
-use App\Programme\Programme;
+use App\Programme\LoadedProgramme;
 use App\Shelf\ModelShelf;
 use Carbon\CarbonImmutable;
 use Cathedra\Core\Paper\ModelPaper;
@@ -83,7 +83,7 @@ final readonly class PaperAhead
         $rows = [];
         $unplanned = 0;
         foreach ($lessons as $lesson) {
-            if (! Programme::isThere($lesson, $this->shelf)) {
+            if (! LoadedProgramme::isThere($lesson, $this->shelf)) {
                 continue;
             }
             $paper = $this->bench->reckon($lesson);
@@ -114,7 +114,7 @@ final readonly class PaperAhead
             }
             $rows[] = [
                 'id' => $lesson->id,
-                'title' => Programme::of($lesson, $this->shelf)->title(),
+                'title' => LoadedProgramme::of($lesson, $this->shelf)->title(),
                 'group' => $lesson->group->name,
                 'starts_at' => $lesson->starts_at->format('Y-m-d\TH:i'),
                 'takes' => $takes,

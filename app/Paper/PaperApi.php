@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Paper;
 
 use App\Support\Api\Changes;
-use App\Support\Api\CutPlan;
+use App\Support\Api\CutPlanAddress;
 use App\Support\Api\Makes;
 use App\Support\Api\Posts;
 use App\Support\Api\Reads;
 use App\Support\Api\Removes;
 
 // What the HTTP API says of this room; docs/api/openapi.json is made from it (php artisan cathedra:openapi).
-#[CutPlan]
+#[CutPlanAddress]
 #[
     Reads('/lessons/{lesson}/kits', 'kits', 'what goes to each table and to each learner', [
         'tables' => [

@@ -6,7 +6,7 @@ namespace App\Paper;
 
 use App\Models\Lesson;
 use App\Models\Stock as StockRecord;
-use App\Programme\Programme;
+use App\Programme\LoadedProgramme;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Cutting\CutSheet;
@@ -64,7 +64,7 @@ final readonly class PaperBench
         $models = [];
         $policies = Policies::of($this->files->policies(), $lesson->policies ?? []);
         $aside = $lesson->square_in_lesson && $policies->takesFreshSquares() ? 1 : 0;
-        foreach (Programme::of($lesson, $this->shelf)->items as $item) {
+        foreach (LoadedProgramme::of($lesson, $this->shelf)->items as $item) {
             $model = $item->facts;
             $each = $learners * ($item->times + ($model->ratio === 1.0 ? $aside : 0));
             $models[] = new ModelPaper(
@@ -98,7 +98,7 @@ final readonly class PaperBench
         }
         $records = $lesson->papers();
         $rules = $this->files->paperRules();
-        $programme = Programme::of($lesson, $this->shelf);
+        $programme = LoadedProgramme::of($lesson, $this->shelf);
         $main = $records[0];
         $squaring = Squaring::of($main->width_mm, $main->height_mm);
         $patterns = $paper->fits() ? $this->patterns($paper, $this->kerf($lesson), $lesson->method) : [];

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Paper;
 
-use App\Support\Api\Shape;
+use App\Support\Api\JsonShape;
 
 // A kind of paper as it is sent; StockRequest checks it.
-#[Shape('StockInput', [
+#[JsonShape('StockInput', [
     'name' => 'string',
     'width_mm' => 'number',
     'height_mm' => 'number',

@@ -80,10 +80,10 @@ final class FoldCatalogue
             $slug = $summary->facts->slug;
             $model = $this->shelf->model($slug);
             $entries[] = self::entry($model, [], null);
-            foreach ($model->routes as $route) {
-                foreach ($route['ways'] as $way) {
-                    if ($way['key'] !== $route['chosen']) {
-                        $ways = [$route['name'] => $way['key']];
+            foreach ($model->passages as $passage) {
+                foreach ($passage['options'] as $way) {
+                    if ($way['key'] !== $passage['chosen']) {
+                        $ways = [$passage['name'] => $way['key']];
                         $entries[] = self::entry($this->shelf->model($slug, $ways), $ways, $way['title']);
                     }
                 }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Shelf;
 
-use App\Support\Api\Shape;
+use App\Support\Api\JsonShape;
 
 /** A kind of fold: what a teacher says of it, wherever it stands. */
 #[
-    Shape('FoldData', [
+    JsonShape('FoldData', [
         'kind' => 'string',
         'name' => 'string',
         'what' => 'string',

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Shelf;
 
-use App\Support\Api\Shape;
+use App\Support\Api\JsonShape;
 
 /** The page of a kind of fold: its guidance, its pictures from the engine, and where it is taught. */
 #[
-    Shape('FoldPageData', [
+    JsonShape('FoldPageData', [
         'fold' => '#FoldData',
         'pictures' => ['[]' => [
             'show' => ['before', 'halfway', 'after', 'elsewhere'],

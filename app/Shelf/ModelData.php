@@ -17,7 +17,7 @@ use OpenApi\Attributes as OA;
             'decorate',
             'display',
             'play',
-            'routes',
+            'passages',
             'needs',
             'steps',
             'end_checks',
@@ -34,7 +34,7 @@ final readonly class ModelData
      * @param  list<string>  $display
      * @param  list<string>  $play
      * @param  list<array{name: string, question: string|null, alike: bool, chosen: string, first: int, last: int,
-     *     steps: list<int>, ways: list<array{key: string, title: string, when: string|null}>}>  $routes
+     *     steps: list<int>, options: list<array{key: string, title: string, when: string|null}>}>  $passages
      * @param  list<array{kind: string, name: string}>  $needs
      * @param  list<StepData>  $steps
      * @param  list<string>  $end_checks
@@ -57,10 +57,10 @@ final readonly class ModelData
         public array $play,
         #[
             OA\Property(
-                description: 'places where the lead chooses: ways that end alike, or options that may end differently',
+                description: 'stretches that can be taught in several ways',
                 type: 'array',
                 items: new OA\Items(
-                    required: ['name', 'question', 'alike', 'chosen', 'first', 'last', 'steps', 'ways'],
+                    required: ['name', 'question', 'alike', 'chosen', 'first', 'last', 'steps', 'options'],
                     properties: [
                         new OA\Property(property: 'name', type: 'string'),
                         new OA\Property(
@@ -87,7 +87,7 @@ final readonly class ModelData
                             items: new OA\Items(type: 'integer'),
                         ),
                         new OA\Property(
-                            property: 'ways',
+                            property: 'options',
                             type: 'array',
                             items: new OA\Items(
                                 required: ['key', 'title', 'when'],
@@ -109,7 +109,7 @@ final readonly class ModelData
                 ),
             ),
         ]
-        public array $routes,
+        public array $passages,
         #[
             OA\Property(
                 description: 'folds its folds build on and that it does not teach first',

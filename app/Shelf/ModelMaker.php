@@ -19,7 +19,7 @@ use Cathedra\Core\Sequence\Run\Action;
 use Cathedra\Core\Sequence\Run\FoldedModel;
 use Cathedra\Core\Sequence\Run\FoldedStep;
 use Cathedra\Core\Sequence\Sequence;
-use Cathedra\Core\Sequence\Ways\Route;
+use Cathedra\Core\Sequence\Ways\Passage;
 use Cathedra\Core\Space\Form\FormSizes;
 use Cathedra\Core\Space\StepMotion;
 use Cathedra\Core\Wording\Look;
@@ -76,7 +76,7 @@ final readonly class ModelMaker
             decorate: $sequence->decorate,
             display: $sequence->display,
             play: $sequence->play,
-            routes: array_values(array_map(self::route(...), $sequence->routes)),
+            passages: array_values(array_map(self::passage(...), $sequence->passages)),
             needs: $needs,
             steps: $steps,
             end_checks: self::endLook($folded, $this->words),
@@ -95,7 +95,7 @@ final readonly class ModelMaker
         );
 
         $passages = array_map(
-            static fn (Route $r): array => [
+            static fn (Passage $r): array => [
                 'name' => $r->name,
                 'title' => $r->question ?? ucfirst($r->name),
                 'options' => $r->options,
@@ -103,7 +103,7 @@ final readonly class ModelMaker
                 'first' => $r->firstStep,
                 'last' => $r->lastStep,
             ],
-            array_values($sequence->routes),
+            array_values($sequence->passages),
         );
 
         $brief = new ModelBrief($summary->facts, $loads, $passages, Diagonal::of($folded));
@@ -259,24 +259,24 @@ final readonly class ModelMaker
 
     /**
      * @return array{name: string, question: string|null, alike: bool, chosen: string, first: int, last: int,
-     *     steps: list<int>, ways: list<array{key: string, title: string, when: string|null}>}
+     *     steps: list<int>, options: list<array{key: string, title: string, when: string|null}>}
      */
-    private static function route(Route $route): array
+    private static function passage(Passage $passage): array
     {
         $ways = [];
-        foreach ($route->options as $key => $title) {
-            $ways[] = ['key' => $key, 'title' => $title, 'when' => $route->when[$key] ?? null];
+        foreach ($passage->options as $key => $title) {
+            $ways[] = ['key' => $key, 'title' => $title, 'when' => $passage->when[$key] ?? null];
         }
 
         return [
-            'name' => $route->name,
-            'question' => $route->question,
-            'alike' => $route->alike,
-            'chosen' => $route->chosen,
-            'first' => $route->firstStep,
-            'last' => $route->lastStep,
-            'steps' => $route->steps(),
-            'ways' => $ways,
+            'name' => $passage->name,
+            'question' => $passage->question,
+            'alike' => $passage->alike,
+            'chosen' => $passage->chosen,
+            'first' => $passage->firstStep,
+            'last' => $passage->lastStep,
+            'steps' => $passage->steps(),
+            'options' => $ways,
         ];
     }
 }

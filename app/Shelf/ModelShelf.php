@@ -265,13 +265,13 @@ final class ModelShelf
     /** @return list<array<string, string>> the ways in which the model is folded and checked, the usual one first */
     public function combinations(string $slug): array
     {
-        return Combinations::of($this->files->sequence($slug)->routes);
+        return Combinations::of($this->files->sequence($slug)->passages);
     }
 
     /** @return list<array<string, string>> the ways that are looked at when one thing is changed already */
     public function looked(string $slug): array
     {
-        return Combinations::looked($this->files->sequence($slug)->routes);
+        return Combinations::looked($this->files->sequence($slug)->passages);
     }
 
     /**
@@ -297,8 +297,8 @@ final class ModelShelf
     public function offers(string $slug, mixed $ways): bool
     {
         $offered = [];
-        foreach ($this->has($slug) ? $this->model($slug)->routes : [] as $route) {
-            $offered[$route['name']] = array_column($route['ways'], 'key');
+        foreach ($this->has($slug) ? $this->model($slug)->passages : [] as $passage) {
+            $offered[$passage['name']] = array_column($passage['options'], 'key');
         }
         foreach (is_array($ways) ? $ways : ['' => ''] as $name => $way) {
             if (! in_array($way, $offered[$name] ?? [], true)) {

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Shelf;
 
-use App\Support\Api\Shape;
+use App\Support\Api\JsonShape;
 
 /** How a step moves, packed for a screen; docs/space.md says how it is read. */
 #[
-    Shape('MotionData', [
+    JsonShape('MotionData', [
         'step' => 'integer',
         'side' => 'number',
         'view' => ['roll' => 'integer', 'turn' => 'integer', 'tilt' => 'integer', 'stands' => 'boolean'],

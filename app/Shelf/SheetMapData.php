@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shelf;
 
-use App\Support\Api\Shape;
+use App\Support\Api\JsonShape;
 use Cathedra\Core\Decoration\SeenPart;
 use Cathedra\Core\Decoration\SheetMap;
 use Cathedra\Core\Decoration\View;
@@ -14,7 +14,7 @@ use Cathedra\Core\Geometry\Point;
 
 /** Where the flat sheet ends up, in mm: for drawing on it before it is folded. */
 #[
-    Shape('SheetMapData', [
+    JsonShape('SheetMapData', [
         'width' => 'number',
         'height' => 'number',
         'parts' => ['[]' => [

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Teaching;
 
 use App\Models\Lesson;
-use App\Programme\Programme;
+use App\Programme\LoadedProgramme;
 use App\Shelf\ModelShelf;
 use Cathedra\Core\Lesson\BadEvent;
 use Cathedra\Core\Lesson\WayChange;
@@ -24,7 +24,7 @@ final readonly class ChangeWay
      */
     public function to(Lesson $lesson, string $slug, string $passage, string $option): WayChange
     {
-        $item = Programme::of($lesson, $this->shelf)->find($slug)
+        $item = LoadedProgramme::of($lesson, $this->shelf)->find($slug)
             ?? throw BadEvent::at('way', 'That model is not in this lesson.');
         $from = array_column($item->passages, 'option', 'name')[$passage] ?? null;
         $ways = [...$item->ways, $passage => $option];

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Teaching;
 
-use App\Support\Api\Shape;
+use App\Support\Api\JsonShape;
 
 /** What may have gone wrong at a step, beside the right one. */
 #[
-    Shape('FaultData', [
+    JsonShape('FaultData', [
         'kind' => 'string',
         'title' => 'string',
         'see' => '?string',

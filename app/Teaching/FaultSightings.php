@@ -16,7 +16,7 @@ use Illuminate\Validation\Rule;
 /** What a lead saw go wrong in a lesson; from it the place learns what to warn of first. */
 final class FaultSightings extends Controller
 {
-    public function __construct(private readonly Sightings $sightings)
+    public function __construct(private readonly SightingRows $sightings)
     {
     }
 

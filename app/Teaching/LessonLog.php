@@ -6,7 +6,7 @@ namespace App\Teaching;
 
 use App\Models\Lesson as Record;
 use App\Models\User;
-use App\Programme\Programme;
+use App\Programme\LoadedProgramme;
 use App\Shelf\ModelShelf;
 use App\Support\Conflict;
 use App\Support\Transaction;
@@ -81,7 +81,7 @@ final readonly class LessonLog
             $locked->newest = $new[count($new) - 1]->number;
             if (array_filter($new, static fn (Event $e): bool => ! $e->kind->isMark()) !== []) {
                 $log = $this->log($locked);
-                $programme = Programme::of($locked, $this->shelf);
+                $programme = LoadedProgramme::of($locked, $this->shelf);
                 $this->project($locked, $log, $programme);
                 if ($paper !== null && $log->ended !== null) {
                     $this->paper->take($locked, $paper, $programme);
@@ -98,7 +98,7 @@ final readonly class LessonLog
     {
         Transaction::run(function () use ($record): void {
             $locked = Transaction::locked($record)->load(self::WITH);
-            $this->project($locked, $this->log($locked), Programme::of($locked, $this->shelf));
+            $this->project($locked, $this->log($locked), LoadedProgramme::of($locked, $this->shelf));
             $locked->save();
         });
     }
@@ -107,13 +107,13 @@ final readonly class LessonLog
     {
         return Lesson::of(
             Slot::of($record->starts_at->getTimestampMs(), $record->minutes),
-            Programme::of($record, $this->shelf)->core(),
+            LoadedProgramme::of($record, $this->shelf)->core(),
             $record->learnerIds(),
         );
     }
 
     /** What lists read of a lesson, from its log. */
-    private function project(Record $locked, Log $log, Programme $programme): void
+    private function project(Record $locked, Log $log, LoadedProgramme $programme): void
     {
         $core = $programme->core();
         $standing = Standing::of($log, $core);

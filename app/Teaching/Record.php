@@ -6,7 +6,7 @@ namespace App\Teaching;
 
 use App\Models\FinishRecord;
 use App\Models\Lesson;
-use App\Programme\Programme;
+use App\Programme\LoadedProgramme;
 use App\Programme\ProgrammeItem;
 use Cathedra\Core\Lesson\Log;
 use Cathedra\Core\Lesson\Outcome;
@@ -17,7 +17,7 @@ use Illuminate\Support\Facades\DB;
 /** What logs say of learners: of one lesson from its log, of many from the rows kept for lists. */
 final class Record
 {
-    public function of(Lesson $lesson, Log $log, Programme $programme): RecordData
+    public function of(Lesson $lesson, Log $log, LoadedProgramme $programme): RecordData
     {
         $learners = $lesson->learnerIds();
         $core = $programme->core();

@@ -7,7 +7,7 @@ namespace App\Teaching;
 use App\Accounts\MannerOf;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
-use App\Teaching\Sightings as Seen;
+use App\Teaching\SightingRows as Seen;
 use Cathedra\Core\Diagram\SceneBuilder;
 use Cathedra\Core\Fault\Fault;
 use Cathedra\Core\Fault\Faults;

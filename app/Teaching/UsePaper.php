@@ -8,7 +8,7 @@ use App\Models\Lesson;
 use App\Models\Stock;
 use App\Paper\CountPaper;
 use App\Paper\PaperBench;
-use App\Programme\Programme;
+use App\Programme\LoadedProgramme;
 use App\Programme\ProgrammeItem;
 use Cathedra\Core\Kit\LessonPaper;
 
@@ -46,7 +46,7 @@ final readonly class UsePaper
     }
 
     /** @param  Lesson  $lesson  locked, so that two ends take paper once */
-    public function take(Lesson $lesson, LessonPaper $paper, Programme $programme): void
+    public function take(Lesson $lesson, LessonPaper $paper, LoadedProgramme $programme): void
     {
         if ($lesson->used_paper !== null) {
             return;

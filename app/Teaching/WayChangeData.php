@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Teaching;
 
-use App\Support\Api\Shape;
+use App\Support\Api\JsonShape;
 use Cathedra\Core\Lesson\WayChange;
 use JsonSerializable;
 
 /** A change of way while teaching, as devices read and send it. */
 #[
-    Shape('WayChange', [
+    JsonShape('WayChange', [
         'model' => 'string',
         'passage' => 'string',
         'from' => 'string',

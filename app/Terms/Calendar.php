@@ -8,7 +8,7 @@ use App\Models\Group;
 use App\Models\Lesson;
 use App\Paper\PaperBench;
 use App\Programme\Loaded;
-use App\Programme\Programme;
+use App\Programme\LoadedProgramme;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
 use Carbon\CarbonImmutable;
@@ -43,10 +43,10 @@ final readonly class Calendar
         $calendar = new VCalendar(['PRODID' => '-//Cathedra//Lessons//EN']);
         foreach ($lessons as $lesson) {
             Loaded::one($lesson);
-            if (! Programme::isThere($lesson, $this->shelf)) {
+            if (! LoadedProgramme::isThere($lesson, $this->shelf)) {
                 continue;
             }
-            $title = Programme::of($lesson, $this->shelf)->title();
+            $title = LoadedProgramme::of($lesson, $this->shelf)->title();
             $paper = $this->bench->forLesson($lesson);
             $with = [
                 'title' => $title, 'group' => $lesson->group->name, 'learners' => $lesson->group->size(),

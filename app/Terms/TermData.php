@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Terms;
 
-use App\Support\Api\Shape;
+use App\Support\Api\JsonShape;
 
 /** A row of lessons that could be made: when, which model, and why that one. */
 #[
-    Shape('TermData', ['lessons' => ['[]' => [
+    JsonShape('TermData', ['lessons' => ['[]' => [
         'starts_at' => 'string',
         'model' => '?string',
         'title' => 'string',

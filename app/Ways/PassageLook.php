@@ -21,14 +21,14 @@ final readonly class PassageLook
     /** @param  array<string, ModelData>  $models  the model by each option */
     public static function of(string $name, array $models): self
     {
-        $routes = array_map(
-            static fn (ModelData $model): array => array_column($model->routes, null, 'name')[$name],
+        $passages = array_map(
+            static fn (ModelData $model): array => array_column($model->passages, null, 'name')[$name],
             $models,
         );
-        $pictures = self::pictures($models, $routes);
+        $pictures = self::pictures($models, $passages);
         $options = [];
         foreach ($models as $key => $model) {
-            $steps = self::steps($model, $routes[$key]['steps']);
+            $steps = self::steps($model, $passages[$key]['steps']);
             $hard = array_filter($steps, static fn (StepData $step): bool => $step->hard);
             $options[$key] = [
                 'steps' => count($steps),
@@ -38,7 +38,7 @@ final readonly class PassageLook
         }
         $ends = array_map(static fn (ModelData $model): array => $model->summary->picture, $models);
 
-        return new self(in_array(true, array_column($routes, 'alike'), true) || self::same($ends), $options);
+        return new self(in_array(true, array_column($passages, 'alike'), true) || self::same($ends), $options);
     }
 
     /**
@@ -47,17 +47,17 @@ final readonly class PassageLook
      * they differ at all, such as the range of a length that is chosen by eye.
      *
      * @param  array<string, ModelData>  $models
-     * @param  array<string, array{alike: bool, first: int, last: int, steps: list<int>}>  $routes
+     * @param  array<string, array{alike: bool, first: int, last: int, steps: list<int>}>  $passages
      * @return array<string, array<string, mixed>>
      */
-    private static function pictures(array $models, array $routes): array
+    private static function pictures(array $models, array $passages): array
     {
-        $by = static fn (callable $picture): array => array_map($picture, $models, $routes);
+        $by = static fn (callable $picture): array => array_map($picture, $models, $passages);
         $keys = array_keys($models);
-        if (in_array(true, array_column($routes, 'alike'), true)) {
+        if (in_array(true, array_column($passages, 'alike'), true)) {
             $steps = $pictures = [];
             foreach ($models as $key => $model) {
-                $steps[$key] = self::steps($model, $routes[$key]['steps']);
+                $steps[$key] = self::steps($model, $passages[$key]['steps']);
             }
             foreach ($steps as $key => $own) {
                 $pictures[] = self::moment($own, array_merge(...array_values(array_diff_key($steps, [$key => true]))));

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Ways;
 
 use App\Models\Lesson;
-use App\Programme\Programme;
+use App\Programme\LoadedProgramme;
 use App\Shelf\ModelShelf;
 use App\Support\Controller;
 use Illuminate\Http\JsonResponse;
@@ -40,7 +40,7 @@ final class WaysController extends Controller
     /** The same for a model of a lesson, planned or being taught; `ways` are those thought of, else its own. */
     public function lesson(Request $request, Lesson $lesson, string $model): JsonResponse
     {
-        $item = Programme::of($lesson, $this->shelf)->find($model) ?? abort(404);
+        $item = LoadedProgramme::of($lesson, $this->shelf)->find($model) ?? abort(404);
         $asked = $request->query('ways');
 
         return response()->json(

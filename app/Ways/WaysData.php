@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Ways;
 
-use App\Support\Api\Shape;
+use App\Support\Api\JsonShape;
 use App\Teaching\WayChangeData;
 
 /** The passages of a model that can be taught another way, and what each way changes. */
 #[
-    Shape('WaysData', [
+    JsonShape('WaysData', [
         'minutes' => '?integer',
         'passages' => ['[]' => [
             'name' => 'string',

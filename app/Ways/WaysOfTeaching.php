@@ -9,7 +9,7 @@ use App\Models\Lesson;
 use App\Pacing\LessonPlan;
 use App\Pacing\ModelMinutes;
 use App\Programme\Loaded;
-use App\Programme\Programme;
+use App\Programme\LoadedProgramme;
 use App\Programme\ProgrammeItem;
 use App\Shelf\ModelData;
 use App\Shelf\ModelShelf;
@@ -22,8 +22,8 @@ use App\Teaching\WayChangeData;
  * @phpstan-type Passage array{name: string, question: string|null, alike: bool, first: int, last: int,
  *     options: list<array{key: string, title: string, when: string|null, chosen: bool, usual: bool, steps: int,
  *     hard: list<string>, picture: array<string, mixed>}>}
- * @phpstan-type Routed array{name: string, question: string|null, first: int, last: int, chosen: string,
- *     ways: list<array{key: string, title: string, when: string|null}>}
+ * @phpstan-type Offered array{name: string, question: string|null, first: int, last: int, chosen: string,
+ *     options: list<array{key: string, title: string, when: string|null}>}
  */
 final readonly class WaysOfTeaching
 {
@@ -66,7 +66,7 @@ final readonly class WaysOfTeaching
             ways: $asked ?? $item->ways,
             minutes: fn (array $taken): int => $this->plan->minutes(
                 $lesson,
-                Programme::of($lesson, $this->shelf, [$item->slug => $taken]),
+                LoadedProgramme::of($lesson, $this->shelf, [$item->slug => $taken]),
             ),
             begins: $asked === null ? $item->first : null,
             from: $first ? max(1, $lesson->step - $item->first + 1) : null,
@@ -125,11 +125,11 @@ final readonly class WaysOfTeaching
     private function passages(string $slug, array $ways, ?int $from): array
     {
         $found = [];
-        foreach ($this->shelf->model($slug, $ways)->routes as $route) {
-            if ($from !== null && $route['last'] < $from) {
+        foreach ($this->shelf->model($slug, $ways)->passages as $passage) {
+            if ($from !== null && $passage['last'] < $from) {
                 continue;
             }
-            $passage = $this->passage($slug, $ways, $route);
+            $passage = $this->passage($slug, $ways, $passage);
             if ($passage !== []) {
                 $found[] = $passage;
                 if ($from !== null) {
@@ -145,24 +145,24 @@ final readonly class WaysOfTeaching
      * One of them, kept, since every option is a model of its own.
      *
      * @param  array<string, string>  $ways
-     * @param  Routed  $route
+     * @param  Offered  $passage
      * @return Passage|array{} empty where by the other ways chosen none of its options has a step
      */
-    private function passage(string $slug, array $ways, array $route): array
+    private function passage(string $slug, array $ways, array $passage): array
     {
         $moves = $this->shelf->halves($slug, $ways) === null ? '' : '-moving';
 
-        return $this->shelf->keepOf($slug, $ways, "passage-{$route['name']}$moves", function () use (
+        return $this->shelf->keepOf($slug, $ways, "passage-{$passage['name']}$moves", function () use (
             $slug,
             $ways,
-            $route,
+            $passage,
         ): array {
-            $taken = static fn (string $key): array => [...$ways, $route['name'] => $key];
-            $keys = array_column($route['ways'], 'key');
+            $taken = static fn (string $key): array => [...$ways, $passage['name'] => $key];
+            $keys = array_column($passage['options'], 'key');
             $models = array_combine($keys, array_map(
                 fn (string $key): ModelData => $this->shelf->model(
                     $slug,
-                    $key === $route['chosen'] ? $ways : $taken($key),
+                    $key === $passage['chosen'] ? $ways : $taken($key),
                 ),
                 $keys,
             ));
@@ -174,23 +174,23 @@ final readonly class WaysOfTeaching
             if ($parted === [] && count($played) === 1) {
                 return [];
             }
-            $look = PassageLook::of($route['name'], $models);
+            $look = PassageLook::of($passage['name'], $models);
             $options = [];
-            foreach ($route['ways'] as $i => $way) {
+            foreach ($passage['options'] as $i => $way) {
                 $options[] = [
                     ...$way,
-                    'chosen' => $way['key'] === $route['chosen'],
+                    'chosen' => $way['key'] === $passage['chosen'],
                     'usual' => $i === 0,
                     ...$look->options[$way['key']],
                 ];
             }
 
             return [
-                'name' => $route['name'],
-                'question' => $route['question'],
+                'name' => $passage['name'],
+                'question' => $passage['question'],
                 'alike' => $look->alike,
-                'first' => $route['first'],
-                'last' => $route['last'],
+                'first' => $passage['first'],
+                'last' => $passage['last'],
                 'options' => $options,
             ];
         });

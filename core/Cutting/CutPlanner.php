@@ -36,7 +36,7 @@ final readonly class CutPlanner
      *     what
      *     is being done: list, search, tidy
      */
-    public static function plan(CutRequest $request, ?Budget $budget = null, ?Closure $progress = null): Plan
+    public static function plan(CutRequest $request, ?Budget $budget = null, ?Closure $progress = null): CutPlan
     {
         $plain = OneByOne::plan($request);
         $sizes = count($request->sizes());
@@ -49,7 +49,7 @@ final readonly class CutPlanner
         return $budget->isCutByClock() ? $plan->judged($plan->bound, Verdict::CutShort) : $plan;
     }
 
-    private static function better(Plan $plain, Question $question): Plan
+    private static function better(CutPlan $plain, Question $question): CutPlan
     {
         $columns = self::columns($question);
         $unmet = $plain->isFeasible()
@@ -83,7 +83,7 @@ final readonly class CutPlanner
             ($columns->complete ? $mix->proven : $isFull) &&
             ($tidy['proven'] || $question->request->prefer !== Prefer::Fewest);
 
-        return Plan::of(
+        return CutPlan::of(
             request: $question->request,
             sheets: Tidying::sheets($question, $columns, $tidy['uses'], $need),
             unmet: $unmet,

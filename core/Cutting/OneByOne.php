@@ -34,12 +34,12 @@ final class OneByOne
         $this->left = array_map(static fn (Stock $s): ?int => $s->count, $request->stock);
     }
 
-    public static function plan(CutRequest $request): Plan
+    public static function plan(CutRequest $request): CutPlan
     {
         return (new self($request))->run();
     }
 
-    private function run(): Plan
+    private function run(): CutPlan
     {
         $needs = $this->request->sizes();
         $bound = 0.0;
@@ -50,7 +50,7 @@ final class OneByOne
         $exact = count($needs) <= 1;
         $proven = $exact || abs($this->area - $bound) < 1e-6;
 
-        return Plan::of(
+        return CutPlan::of(
             request: $this->request,
             sheets: $this->sheets,
             unmet: $this->unmet,

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Kit;
 
+use Cathedra\Core\Cutting\CutPlan;
 use Cathedra\Core\Cutting\CutPlanner;
 use Cathedra\Core\Cutting\CutRequest;
 use Cathedra\Core\Cutting\LargestSquare;
-use Cathedra\Core\Cutting\Plan;
 use Cathedra\Core\Cutting\Prefer;
 use Cathedra\Core\Numeric\Budget;
 use Cathedra\Core\Paper\BadPaper;
@@ -39,7 +39,7 @@ final readonly class LessonPaper
      * @param  array<int, float>  $sides  by model: the main square's side, or the shorter side of the uncut sheet
      * @param  list<Piece>  $pieces
      * @param  list<array{model: int, stock: int, sheets: int}>  $uncut
-     * @param  Plan|null  $plan  null: nothing is cut
+     * @param  CutPlan|null  $plan  null: nothing is cut
      * @param  array<int, int>  $takes  sheets by stock
      * @param  array<int, int>  $short  sheets missing by stock
      * @param  float|null  $smaller  share of all wanted sides for which the pile is enough; null when it is enough
@@ -51,7 +51,7 @@ final readonly class LessonPaper
         public array $sides,
         public array $pieces,
         public array $uncut,
-        public ?Plan $plan,
+        public ?CutPlan $plan,
         public array $takes,
         public array $short,
         public ?float $smaller,
@@ -246,7 +246,7 @@ final readonly class LessonPaper
         float $kerf,
         Prefer $prefer,
         Closure $work,
-    ): Plan {
+    ): CutPlan {
         $need = array_map(static fn (array $p): array => ['side' => $p['side'], 'count' => $p['count']], $cut);
         $of = static fn (array $pile): CutRequest => new CutRequest(
             stock: array_values($pile),

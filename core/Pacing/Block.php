@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Pacing;
 
-use Cathedra\Core\Pacing\Rehearsal\Step;
+use Cathedra\Core\Pacing\Rehearsal\PacedStep;
 
 /** A stretch of a lesson before it is rehearsed: a step of it, a check after one, or a block without folding. */
 final readonly class Block
@@ -20,7 +20,7 @@ final readonly class Block
         public string $kind,
         public string $key,
         public ?int $step,
-        public Step $room,
+        public PacedStep $room,
         public ?StepWhy $why = null,
         public bool $again = false,
         public bool $out = false,
@@ -33,7 +33,7 @@ final readonly class Block
             kind: 'block',
             key: $key,
             step: null,
-            room: new Step(demo: $seconds, fold: 0.0, stuck: 0.0, help: 0.0, checkpoint: false),
+            room: new PacedStep(demo: $seconds, fold: 0.0, stuck: 0.0, help: 0.0, checkpoint: false),
             why: null,
             again: false,
             out: $seconds <= 0.0,

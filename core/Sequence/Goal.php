@@ -7,8 +7,8 @@ namespace Cathedra\Core\Sequence;
 use Cathedra\Core\Folding\CannotFold;
 use Cathedra\Core\Folding\Reading\Anatomy;
 use Cathedra\Core\Folding\Reading\Direction;
+use Cathedra\Core\Folding\Reading\OutlineName;
 use Cathedra\Core\Folding\Reading\Pockets;
-use Cathedra\Core\Folding\Reading\Shape;
 use Cathedra\Core\Sequence\Landmark\PointRef;
 use Cathedra\Core\Sequence\Landmark\Setting;
 use Cathedra\Core\Sequence\Run\FoldedStep;
@@ -28,7 +28,7 @@ final readonly class Goal
     /**
      * @param  string  $fact  of FACTS
      * @param  int  $line  of the file
-     * @param  Shape|null  $shape  of the outline
+     * @param  OutlineName|null  $shape  of the outline
      * @param  Direction|null  $at  of a corner or edge
      * @param  int  $count  of loose points
      * @param  'front'|'back'|'both'|null  $shows
@@ -39,7 +39,7 @@ final readonly class Goal
     public function __construct(
         public string $fact,
         public int $line,
-        public ?Shape $shape = null,
+        public ?OutlineName $shape = null,
         public ?Direction $at = null,
         public int $count = 0,
         public ?string $shows = null,

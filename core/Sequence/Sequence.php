@@ -7,7 +7,7 @@ namespace Cathedra\Core\Sequence;
 use Cathedra\Core\Folding\CannotFold;
 use Cathedra\Core\Folding\Reading\Side;
 use Cathedra\Core\Folding\Sheet;
-use Cathedra\Core\Sequence\Ways\Route;
+use Cathedra\Core\Sequence\Ways\Passage;
 
 /** A model: what is said about it, and its steps. The sheet is given by proportion; sizes come with the sheet. */
 final readonly class Sequence
@@ -29,7 +29,7 @@ final readonly class Sequence
      * @param  list<string>  $cautions
      * @param  list<Step>  $steps
      * @param  array<string, Part>  $parts  second pieces, by name
-     * @param  array<string, Route>  $routes  places where the lead chooses, with the way taken here
+     * @param  array<string, Passage>  $passages  places where the lead chooses, with the way taken here
      * @param  list<string>  $talk  what there is to talk about: geometry, nature, culture
      * @param  list<string>  $decorate  hints
      * @param  list<string>  $display  hints
@@ -54,7 +54,7 @@ final readonly class Sequence
         public array $cautions,
         public array $steps,
         public array $parts = [],
-        public array $routes = [],
+        public array $passages = [],
         public array $talk = [],
         public array $decorate = [],
         public array $display = [],

@@ -70,10 +70,10 @@ final class MotionDocument
     private static function ends(FoldedStep $step): array
     {
         return array_map(static function ($state): Piece {
-            $passage = Passage::between($state, $state);
-            $ranks = Piece::ranks($state, $passage->mesh->from);
+            $transition = Transition::between($state, $state);
+            $ranks = Piece::ranks($state, $transition->mesh->from);
 
-            return new Piece($passage->mesh, [$passage->start], $ranks, $ranks);
+            return new Piece($transition->mesh, [$transition->start], $ranks, $ranks);
         }, [$step->before, $step->after]);
     }
 

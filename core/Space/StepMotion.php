@@ -77,15 +77,17 @@ final readonly class StepMotion
             return is_array($form) && count($form[0]->at ?? []) > 1 ? $form : null;
         }
         if (count($stages) > 1 && ! self::isSame($step->before, $step->after)) {
-            $whole = Between::simply($step->before, $step->after)
-                ?? ($step->step->on === null ? null : Between::of($step->before, $step->after));
+            $whole = MotionBetween::simply($step->before, $step->after)
+                ?? ($step->step->on === null ? null : MotionBetween::of($step->before, $step->after));
             if ($whole !== null) {
                 return [$whole];
             }
         }
         $pieces = [];
         foreach ($stages as $stage) {
-            $piece = $stage->isBack ? $pieces[count($pieces) - 1]->reversed() : Between::of($stage->from, $stage->to);
+            $piece = $stage->isBack
+                ? $pieces[count($pieces) - 1]->reversed()
+                : MotionBetween::of($stage->from, $stage->to);
             if ($piece === null) {
                 return count($stages) === 1 ? null : self::atOnce($step);
             }
@@ -98,7 +100,7 @@ final readonly class StepMotion
     /** @return list<Piece>|null */
     private static function atOnce(FoldedStep $step): ?array
     {
-        $whole = self::isSame($step->before, $step->after) ? null : Between::of($step->before, $step->after);
+        $whole = self::isSame($step->before, $step->after) ? null : MotionBetween::of($step->before, $step->after);
 
         return $whole === null ? null : [$whole];
     }
@@ -106,8 +108,8 @@ final readonly class StepMotion
     /** Whether nothing lies elsewhere afterwards: the step only leaves creases. */
     private static function isSame(FoldedState $before, FoldedState $after): bool
     {
-        $passage = Passage::between($before, $after);
+        $transition = Transition::between($before, $after);
 
-        return $passage->isRigid() && $passage->slide->isNothing();
+        return $transition->isRigid() && $transition->slide->isNothing();
     }
 }

@@ -8,8 +8,8 @@ use Cathedra\Core\Folding\Edge;
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Folding\Reading\Anatomy;
 use Cathedra\Core\Folding\Reading\Direction;
+use Cathedra\Core\Folding\Reading\OutlineName;
 use Cathedra\Core\Folding\Reading\Pockets;
-use Cathedra\Core\Folding\Reading\Shape;
 use Cathedra\Core\Geometry\Tolerance;
 use Cathedra\Core\Latest;
 use Cathedra\Core\Sequence\FoldKind;
@@ -40,7 +40,12 @@ final readonly class Look
     private const SAID = [Direction::Top, Direction::Bottom, Direction::Left, Direction::Right];
 
     /** Outlines that have a name which is not a count of corners. */
-    private const NAMELESS = [Shape::FourSided, Shape::FiveSided, Shape::SixSided, Shape::ManySided];
+    private const NAMELESS = [
+        OutlineName::FourSided,
+        OutlineName::FiveSided,
+        OutlineName::SixSided,
+        OutlineName::ManySided,
+    ];
 
     private function __construct(private Anatomy $anatomy, private Phrasebook $words)
     {

@@ -7,7 +7,7 @@ namespace Database\Seeders;
 use App\Models\Lesson;
 use App\Models\User;
 use App\Pacing\PlanOf;
-use App\Programme\Programme;
+use App\Programme\LoadedProgramme;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
 use App\Teaching\Deeds;
@@ -54,7 +54,7 @@ final readonly class PlayedLessons
             knows: [],
             pace: self::PACE,
         );
-        $plan = ($this->plan)($lesson, Programme::of($lesson, $this->shelf), $room);
+        $plan = ($this->plan)($lesson, LoadedProgramme::of($lesson, $this->shelf), $room);
         $setting = $plan->setting($times);
         $cast = Cast::of($setting, Rehearsal::chance($setting, 1, $seed), 0);
         $blocks = $plan->blocks($times);
@@ -82,7 +82,7 @@ final readonly class PlayedLessons
         }
         $close = $lesson->starts_at->addSeconds((int) min(60 * $lesson->minutes, $end + 60));
         CarbonImmutable::setTestNow($close);
-        $steps = Programme::of($lesson, $this->shelf)->steps();
+        $steps = LoadedProgramme::of($lesson, $this->shelf)->steps();
         $this->log->append($lesson, $lead, [
             Deeds::make(EventKind::Moved, ['step' => $steps + 1]),
             Deeds::make(EventKind::Ended),

@@ -12,7 +12,7 @@ import { ask } from './parts/asking'
 import ShortcutHelp from './parts/ShortcutHelp.vue'
 import { typing } from './parts/typing'
 import { holdsUnsaved } from './parts/unsaved'
-import { useDeeds } from './teaching/queue/deeds'
+import { useOutbox } from './teaching/outbox/outbox'
 
 const { t } = useI18n()
 const route = useRoute()
@@ -44,17 +44,17 @@ onKeyStroke((event) => {
 })
 
 /** What was done in front of a class is sent from wherever one is, for whoever is signed in. */
-const deeds = useDeeds()
+const outbox = useOutbox()
 watch(
   () => me.data.value,
   (who) => {
-    void deeds.belongTo(who ? `${who.organisation_id} ${who.id}` : '')
+    void outbox.belongTo(who ? `${who.organisation_id} ${who.id}` : '')
   },
   { immediate: true },
 )
 
 async function signOut() {
-  const n = deeds.waiting.value.length + deeds.aside.value.length
+  const n = outbox.waiting.value.length + outbox.refused.value.length
   if (n > 0) {
     const choice = await ask({
       title: t('app.waiting', { n }),
@@ -67,7 +67,7 @@ async function signOut() {
     if (choice !== 'go') return
   }
   await answer(client.POST('/api/sign-out'))
-  await deeds.belongTo('')
+  await outbox.belongTo('')
   cache.clear()
   window.location.assign('/sign-in')
 }
@@ -83,8 +83,8 @@ async function signOut() {
           {{ t(`places.${place.name}`) }} <kbd class="key" aria-hidden="true">{{ place.key.toUpperCase() }}</kbd>
         </RouterLink>
       </nav>
-      <span v-if="deeds.stalled.value && deeds.waiting.value.length > 0" class="who warn" role="status">{{
-        t('app.queue', deeds.waiting.value.length)
+      <span v-if="outbox.stalled.value && outbox.waiting.value.length > 0" class="who warn" role="status">{{
+        t('app.queue', outbox.waiting.value.length)
       }}</span>
       <RouterLink class="who" :to="{ name: 'account' }">{{ me.data.value?.organisation }}</RouterLink>
       <RouterLink class="out" :to="{ name: 'bin' }">{{ t('bin.title') }}</RouterLink>

@@ -5,9 +5,11 @@ import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
 import { createApp } from 'vue'
 import App from './App.vue'
 import { Problem } from './api/client'
+import { askThere } from './api/saving'
 import { i18n } from './i18n'
+import { inTheDialog } from './parts/conflicts'
 import { router } from './router'
-import { claimTab } from './teaching/queue/device'
+import { claimTab } from './teaching/outbox/device'
 import { vuetify } from './theme/vuetify'
 
 const queryClient = new QueryClient({
@@ -19,5 +21,6 @@ const queryClient = new QueryClient({
   },
 })
 
+askThere(inTheDialog)
 void claimTab()
 createApp(App).use(router).use(vuetify).use(i18n).use(VueQueryPlugin, { queryClient }).mount('#app')

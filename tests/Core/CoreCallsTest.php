@@ -137,4 +137,41 @@ final class CoreCallsTest extends TestCase
             self::assertSame([], array_keys($needs), "rooms of $floor that need one another");
         }
     }
+
+    /** A name means one thing in the core; a row of the database may be called as the value it keeps. */
+    public function testNoTwoClassesOfOneName(): void
+    {
+        $of = [];
+        foreach (['core', 'app'] as $floor) {
+            foreach (glob(dirname(__DIR__, 2)."/$floor/*/{,*/,*/*/}*.php", GLOB_BRACE) ?: [] as $file) {
+                if (! str_contains($file, '/app/Models/')) {
+                    $of[basename($file, '.php')][] = substr($file, strlen(dirname(__DIR__, 2)) + 1);
+                }
+            }
+        }
+        self::assertGreaterThan(500, count($of));
+        self::assertSame([], array_filter($of, static fn (array $files): bool => count($files) > 1));
+    }
+
+    /** What is longer has more than one idea in it; the fields of an answer, with what the API says of them, are one. */
+    public function testNoFunctionIsLongerThanEightyLines(): void
+    {
+        $found = [];
+        foreach (['core', 'app'] as $floor) {
+            foreach (glob(dirname(__DIR__, 2)."/$floor/*/{,*/,*/*/}*.php", GLOB_BRACE) ?: [] as $file) {
+                preg_match_all(
+                    '/^( +)(?:[a-z]+ )*function (\w+)\(.*?^\1\}$/ms',
+                    (string) file_get_contents($file),
+                    $functions,
+                    PREG_SET_ORDER,
+                );
+                foreach ($functions as [$whole, , $name]) {
+                    if ($name !== '__construct' && substr_count($whole, "\n") + 1 > 80) {
+                        $found[] = basename($file, '.php')."::$name has ".(substr_count($whole, "\n") + 1).' lines';
+                    }
+                }
+            }
+        }
+        self::assertSame([], $found);
+    }
 }

@@ -41,7 +41,7 @@ final class ShelfTest extends TestCase
         $this->actingAs($this->lead());
         $usual = $this->getJson('/api/models/flapping-bird')->assertOk()->json();
         $other = $this->getJson('/api/models/flapping-bird?ways[base]=squash')->assertOk()->json();
-        $base = static fn (array $model): string => array_column($model['routes'], 'chosen', 'name')['base'];
+        $base = static fn (array $model): string => array_column($model['passages'], 'chosen', 'name')['base'];
         self::assertSame(['collapse', 'squash'], [$base($usual), $base($other)]);
         self::assertSame(count($usual['steps']) + 4, count($other['steps']));
         self::assertContains('petal', $usual['summary']['kinds']);

@@ -15,6 +15,7 @@ use Cathedra\Core\Sequence\Format\Loader;
 use Cathedra\Core\Sequence\Run\FoldedModel;
 use Cathedra\Core\Sequence\Run\FoldedStep;
 use Cathedra\Core\Sequence\Run\Folder;
+use Cathedra\Core\Sequence\Sequence;
 use Cathedra\Core\Sequence\Ways\Beginnings;
 use Cathedra\Core\Sequence\Ways\Combinations;
 use Cathedra\Core\Wording\Manner;
@@ -42,6 +43,14 @@ final class Folds
     public static function fold(string $yaml): FoldedModel
     {
         return Folder::fold(Loader::load('test', $yaml), 150.0);
+    }
+
+    /** A model of the library as it is written. */
+    public static function read(string $slug): Sequence
+    {
+        $file = dirname(__DIR__, 2)."/library/models/$slug.yaml";
+
+        return Loader::load($slug, (string) file_get_contents($file));
     }
 
     /** Models kept by another way than the usual one; all usual ones are kept. */
@@ -112,7 +121,7 @@ final class Folds
     {
         $all = [];
         foreach (self::slugs() as $slug) {
-            $combinations = Combinations::of(self::library($slug)->sequence->routes);
+            $combinations = Combinations::of(self::library($slug)->sequence->passages);
             foreach ($combinations as $ways) {
                 $all[trim($slug.' '.implode(' ', $ways))] = [$slug, $ways];
             }

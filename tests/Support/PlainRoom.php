@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Support;
 
 use Cathedra\Core\Pacing\Rehearsal\Chance;
-use Cathedra\Core\Pacing\Rehearsal\Setting;
+use Cathedra\Core\Pacing\Rehearsal\RehearsedRoom;
 use SplMinHeap;
 
 /**
@@ -48,7 +48,7 @@ final class PlainRoom
      * @param  callable(int, int): array{float, float}  $draw  of a step and a learner: exp(eps), and a number from 0 to
      *     1 that is below the chance of who gets stuck
      */
-    private function __construct(private readonly Setting $setting, private readonly array $pace, private $draw)
+    private function __construct(private readonly RehearsedRoom $setting, private readonly array $pace, private $draw)
     {
         $this->events = new SplMinHeap();
         $this->done = array_fill(0, $setting->learners, 0);
@@ -60,7 +60,7 @@ final class PlainRoom
      * @param  list<float>  $pace
      * @param  callable(int, int): array{float, float}  $draw
      */
-    public static function run(Setting $setting, array $pace, callable $draw): self
+    public static function run(RehearsedRoom $setting, array $pace, callable $draw): self
     {
         $room = new self($setting, $pace, $draw);
         $room->at($setting->steps[0]->demo, 'shown', 0);
@@ -73,7 +73,7 @@ final class PlainRoom
     }
 
     /** The run with this number of a chance that is shared with the core. */
-    public static function sharing(Setting $setting, Chance $chance, int $run): self
+    public static function sharing(RehearsedRoom $setting, Chance $chance, int $run): self
     {
         $within = Chance::factors($setting->within);
         $between = Chance::factors($setting->between);
@@ -150,7 +150,7 @@ final class PlainRoom
         while ($this->free > 0 && $this->queue !== []) {
             [$learner, $since] = array_shift($this->queue);
             $help = $this->setting->steps[$this->done[$learner]]->help
-                * ($this->setting->helpers === 0 ? Setting::ALONE : 1.0);
+                * ($this->setting->helpers === 0 ? RehearsedRoom::ALONE : 1.0);
             $this->free--;
             $this->waited += $now - $since;
             $this->served += $help;

@@ -56,16 +56,16 @@ final readonly class SequenceArgument
     }
 
     /**
-     * @param  array<array-key, mixed>  $routes
+     * @param  array<array-key, mixed>  $passages
      * @return array<string, string>
      *
      * @throws BadArgument when two options of one choice are asked for
      */
-    public static function ways(array $routes): array
+    public static function ways(array $passages): array
     {
         $choice = [];
-        foreach ($routes as $route) {
-            [$name, $way] = [...explode('=', is_string($route) ? $route : '', 2), ''];
+        foreach ($passages as $passage) {
+            [$name, $way] = [...explode('=', is_string($passage) ? $passage : '', 2), ''];
             if (($choice[$name] ?? $way) !== $way) {
                 throw new BadArgument(
                     "Both \"{$choice[$name]}\" and \"$way\" are asked for of \"$name\"; take one of them.",

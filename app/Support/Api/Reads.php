@@ -24,7 +24,7 @@ final class Reads extends OA\Get
         string|array|null $takes = null,
         array $query = [],
     ) {
-        parent::__construct(...Route::of(
+        parent::__construct(...Address::of(
             path: $path,
             id: $id,
             says: $says,

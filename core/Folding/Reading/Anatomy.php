@@ -119,9 +119,9 @@ final class Anatomy
     }
 
     /** The plain name of the outline. */
-    public function shape(): Shape
+    public function shape(): OutlineName
     {
-        return Shape::of($this->outline->corners, $this->state->sheet->diagonal());
+        return OutlineName::of($this->outline->corners, $this->state->sheet->diagonal());
     }
 
     /** Whether the outline is its own mirror image about the upright line through the middle. */

@@ -16,7 +16,7 @@ final readonly class Cast
     {
     }
 
-    public static function of(Setting $setting, Chance $chance, int $run): self
+    public static function of(RehearsedRoom $setting, Chance $chance, int $run): self
     {
         $between = Chance::factors($setting->between);
         $within = Chance::factors($setting->within);

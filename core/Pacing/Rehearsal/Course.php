@@ -27,7 +27,7 @@ final readonly class Course
     }
 
     /** The simple rule, "go on when so many have it", by which these people are done first. */
-    public static function best(Setting $setting, Cast $cast): self
+    public static function best(RehearsedRoom $setting, Cast $cast): self
     {
         $courses = array_map(
             static fn (float $gate): self => self::of($setting->with(['gate' => $gate]), $cast),
@@ -38,7 +38,7 @@ final readonly class Course
         return $courses[0];
     }
 
-    public static function of(Setting $setting, Cast $cast): self
+    public static function of(RehearsedRoom $setting, Cast $cast): self
     {
         [$finish, $idle, $queue] = [0.0, 0.0, 0.0];
         $moved = $asked = $done = [];
@@ -49,7 +49,7 @@ final readonly class Course
             } elseif ($kind === EventKind::Help) {
                 $asked[$learner] = $t;
             } elseif ($kind === EventKind::Helped) {
-                $slow = $setting->helpers === 0 ? Setting::ALONE : 1.0;
+                $slow = $setting->helpers === 0 ? RehearsedRoom::ALONE : 1.0;
                 $queue += $t - $slow * $setting->steps[$step]->help - $asked[$learner];
             } elseif ($kind === EventKind::Done) {
                 $finish = max($finish, $t);

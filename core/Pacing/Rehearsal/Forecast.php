@@ -93,7 +93,7 @@ final readonly class Forecast
         return new self($now, $levers);
     }
 
-    private static function chance(Setting $setting): Chance
+    private static function chance(RehearsedRoom $setting): Chance
     {
         $size = $setting->learners * count($setting->steps);
 

@@ -91,7 +91,7 @@ final readonly class Outlook
      * @param  list<int|null>  $numbers
      * @return list<array{step: int, wait: float, to: float}>
      */
-    private static function holdsOf(Answer $answer, Setting $setting, array $numbers): array
+    private static function holdsOf(Answer $answer, RehearsedRoom $setting, array $numbers): array
     {
         $holds = [];
         $at = 0.0;
@@ -112,7 +112,7 @@ final readonly class Outlook
      *
      * @param  list<int|null>  $numbers
      */
-    private static function untilOf(Answer $answer, Setting $setting, array $numbers, float $bell): ?int
+    private static function untilOf(Answer $answer, RehearsedRoom $setting, array $numbers, float $bell): ?int
     {
         $late = Answer::quantile($answer->finishes, 0.9) / max(1e-9, $answer->mean());
         $at = $answer->earlier; // the last group reaches it so much later than the first

@@ -115,7 +115,7 @@ final readonly class Plan
     }
 
     /** @throws BadPlan */
-    public function setting(BaseTimes $times): Setting
+    public function setting(BaseTimes $times): RehearsedRoom
     {
         $after = array_sum(array_map(static fn (Block $block): float => $block->room->demo, $this->after($times)));
 
@@ -125,7 +125,7 @@ final readonly class Plan
             $this->plain($this->timeline->before(), $times),
         );
 
-        return new Setting(
+        return new RehearsedRoom(
             learners: (int) ceil($this->room->learners / $rounds),
             // the lead helps where nobody folds along; helpers are with those who do something else meanwhile
             helpers: $rounds > 1
@@ -137,7 +137,7 @@ final readonly class Plan
             factor: $this->age($times) * $this->room->pace,
             miss: $this->checks() ? $times->missFactor : 1.0,
             bell: max(0.0, 60 * $this->minutes - $after),
-            steps: array_map(static fn (Block $block): Step => $block->room, $this->blocks($times)),
+            steps: array_map(static fn (Block $block): PacedStep => $block->room, $this->blocks($times)),
             rounds: $rounds,
             once: array_sum($before),
             change: $rounds > 1 ? $times->blocks['rotate'] : 0.0,
@@ -204,7 +204,7 @@ final readonly class Plan
                         kind: 'checkpoint',
                         key: 'checkpoint',
                         step: $number + $i + 1,
-                        room: new Step(
+                        room: new PacedStep(
                             demo: $isDone ? 0.0 : $times->blocks['checkpoint'],
                             fold: 0.0,
                             stuck: 0.0,
@@ -252,7 +252,7 @@ final readonly class Plan
         $share = $isDone ? 0.0 : ($again ? self::AGAIN : 1.0);
         $fold = $share * $why->fold() / $factor;
 
-        return new Block(kind: 'step', key: $load->fold, step: $number, room: new Step(
+        return new Block(kind: 'step', key: $load->fold, step: $number, room: new PacedStep(
             demo: $share * $why->show,
             fold: $fold,
             stuck: $fold > 0.0 ? min(1.0, $step->stuck * $this->policies->stuck) : 0.0,

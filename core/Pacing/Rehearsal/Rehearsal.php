@@ -7,12 +7,7 @@ namespace Cathedra\Core\Pacing\Rehearsal;
 use Cathedra\Core\Pacing\BadPlan;
 
 /**
- * Plays a lesson many times. Step 1 is shown from 0 on; the next is shown when so many have done a step as the gate
- * asks. Who finishes during a demonstration waits for its end, who finishes after it goes on at once and has missed it.
- * Who is stuck joins one queue at the end of the folding time, first come first served over all steps.
- *
- * Every learner runs ahead to the next demonstration or to being stuck; only those who are stuck, and gates, are taken
- * in order of time: a gate counts when no one who is still stuck could finish before it.
+ * Plays a lesson many times (`Run` is one of them) and says what it comes to over all runs.
  */
 final class Rehearsal
 {
@@ -42,7 +37,7 @@ final class Rehearsal
     /** @var array<int, list<float>> by step: when learners did it, in the first runs */
     private array $times;
 
-    private function __construct(private readonly Setting $setting, private readonly Chance $chance)
+    private function __construct(private readonly RehearsedRoom $setting, private readonly Chance $chance)
     {
         $steps = count($setting->steps);
         $this->holds = $this->idle = array_fill(0, $steps, 0.0);
@@ -50,15 +45,15 @@ final class Rehearsal
     }
 
     /** @throws BadPlan when that would take too long */
-    public static function chance(Setting $setting, int $runs, int $seed): Chance
+    public static function chance(RehearsedRoom $setting, int $runs, int $seed): Chance
     {
         $work = $setting->learners * count($setting->steps) * $runs;
-        if ($runs < 1 || $runs > Setting::MAX_RUNS || $work > Setting::MAX_WORK) {
+        if ($runs < 1 || $runs > RehearsedRoom::MAX_RUNS || $work > RehearsedRoom::MAX_WORK) {
             throw new BadPlan(sprintf(
                 '"runs" must lie between 1 and %d, and learners times steps times runs be at most %d, not %d; '
                     .'1,000 runs are plenty.',
-                Setting::MAX_RUNS,
-                Setting::MAX_WORK,
+                RehearsedRoom::MAX_RUNS,
+                RehearsedRoom::MAX_WORK,
                 $work,
             ));
         }
@@ -67,7 +62,7 @@ final class Rehearsal
     }
 
     /** @param  Chance  $chance  of as many learners and steps */
-    public static function of(Setting $setting, Chance $chance): Answer
+    public static function of(RehearsedRoom $setting, Chance $chance): Answer
     {
         $self = new self($setting, $chance);
         $self->play();
@@ -77,113 +72,37 @@ final class Rehearsal
 
     private function play(): void
     {
-        $setting = $this->setting;
-        [$n, $last] = [$setting->learners, count($setting->steps) - 1];
-        $between = Chance::factors($setting->between);
-        $within = Chance::factors($setting->within);
-        [$demo, $fold, $stuck, $missed, $help, $need] = [[], [], [], [], [], []];
-        foreach ($setting->steps as $k => $step) {
-            $demo[] = $step->demo;
-            $fold[] = $step->fold * $setting->factor;
-            $stuck[] = (int) round($step->stuck * Chance::STUCK);
-            $missed[] = (int) round(min(1.0, $step->stuck * $setting->miss) * Chance::STUCK);
-            $help[] = $step->help * ($setting->helpers === 0 ? Setting::ALONE : 1.0);
-            $need[] = $setting->needed($k);
-        }
-        $free = array_fill(0, max(1, $setting->helpers), 0.0);
+        $steps = StepDraws::of($this->setting);
+        $between = Chance::factors($this->setting->between);
         foreach ($this->chance->draws as $r => $draws) {
             $pace = [];
             foreach ($this->chance->pace[$r] as $level) {
                 $pace[] = $between[$level];
             }
-            $finish = array_fill(0, $n, 0.0); // of the last step done, by learner
-            $waiting = []; // when a learner who is stuck joined the queue, by learner
-            $at = []; // the step at which, by learner
-            $helpers = $free;
-            $shown = []; // end of the demonstration, by step
-            $end = 0.0;
-            $keep = $r < self::WAVE_RUNS;
-            for ($m = 0; $m <= $last; $m++) {
-                $end += $demo[$m];
-                $shown[] = $end;
-                $done = [];
-                $base = $m * $n;
-                [$seconds, $p, $q] = [$fold[$m], $stuck[$m], $missed[$m]];
-                foreach ($finish as $i => $t) {
-                    if (isset($waiting[$i])) {
-                        continue; // still stuck at an earlier step
-                    }
-                    $draw = $draws[$base + $i];
-                    if ($t > $end) {
-                        $t += $seconds * $pace[$i] * $within[$draw & 4095];
-                        $isStuck = ($draw >> 12) < $q;
-                    } else {
-                        $t = $end + $seconds * $pace[$i] * $within[$draw & 4095];
-                        $isStuck = ($draw >> 12) < $p;
-                    }
-                    if ($isStuck) {
-                        $waiting[$i] = $t;
-                        $at[$i] = $m;
-                    } else {
-                        $finish[$i] = $done[] = $t;
-                    }
-                }
-                sort($done);
-                $ask = $need[$m];
-                $gate = $done[$ask - 1] ?? INF;
-                while ($waiting !== [] && (($arrival = min($waiting)) < $gate || $m === $last)) {
-                    $i = (int) array_search($arrival, $waiting, true);
-                    unset($waiting[$i]);
-                    // the helper who is free first
-                    $who = 0;
-                    foreach ($helpers as $h => $when) {
-                        if ($when < $helpers[$who]) {
-                            $who = $h;
-                        }
-                    }
-                    $k = $at[$i];
-                    $begin = $helpers[$who] > $arrival ? $helpers[$who] : $arrival;
-                    $t = $begin + $help[$k];
-                    $helpers[$who] = $t;
-                    $this->queued += $begin - $arrival;
-                    $this->served += $help[$k];
-                    $keep && $k < $m && $this->times[$k][] = $t;
-                    // runs ahead as far as has been shown, or until stuck again
-                    while (++$k <= $m) {
-                        $draw = $draws[$k * $n + $i];
-                        $missing = $t > $shown[$k];
-                        $t = ($missing ? $t : $shown[$k]) + $fold[$k] * $pace[$i] * $within[$draw & 4095];
-                        if (($draw >> 12) < ($missing ? $missed[$k] : $stuck[$k])) {
-                            $waiting[$i] = $t;
-                            $at[$i] = $k;
-
-                            continue 2;
-                        }
-                        $keep && $k < $m && $this->times[$k][] = $t;
-                    }
-                    $finish[$i] = $done[] = $t;
-                    if ($t < $gate) {
-                        sort($done);
-                        $gate = $done[$ask - 1] ?? INF;
-                    }
-                }
-                if ($keep) {
-                    array_push($this->times[$m], ...$done);
-                }
-                if ($m < $last) {
-                    $this->idle[$m] += $ask * $gate - array_sum(array_slice($done, 0, $ask));
-                } else {
-                    $gate = max(0.0, ...$finish);
-                }
-                $this->holds[$m] += $gate - $end;
-                $end = $gate;
+            $run = new Run($steps, $draws, $pace, $this->setting->helpers);
+            for ($m = 0; $m <= $steps->last; $m++) {
+                $this->idle[$m] += $run->step($m);
+                $this->holds[$m] += $run->held;
             }
-            $this->finishes[] = $end;
-            array_push($this->learners, ...array_values($finish));
-            if ($setting->bell !== null) {
-                foreach ($finish as $t) {
-                    $t <= $setting->bell && $this->done++;
-                }
+            $this->ended($run, $r < self::WAVE_RUNS);
+        }
+    }
+
+    /** @param  bool  $keep  whether the wave is drawn from this run too */
+    private function ended(Run $run, bool $keep): void
+    {
+        $this->queued += $run->queued;
+        $this->served += $run->served;
+        $this->finishes[] = $run->end;
+        array_push($this->learners, ...$run->finish);
+        if ($this->setting->bell !== null) {
+            foreach ($run->finish as $t) {
+                $t <= $this->setting->bell && $this->done++;
+            }
+        }
+        if ($keep) {
+            foreach ($run->times as $k => $times) {
+                array_push($this->times[$k], ...$times);
             }
         }
     }

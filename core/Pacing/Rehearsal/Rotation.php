@@ -15,7 +15,7 @@ final class Rotation
     private const STRIDES = [1, 7, 13, 29, 37, 53, 67, 83, 97, 113];
 
     /** @param  Answer  $round  of one group, from the first minute of the lesson */
-    public static function of(Answer $round, Setting $setting): Answer
+    public static function of(Answer $round, RehearsedRoom $setting): Answer
     {
         $runs = count($round->finishes);
         $long = array_map(static fn (float $end): float => $end - $setting->once + $setting->change, $round->finishes);

@@ -43,7 +43,7 @@ final class Trace
 
     private int $free;
 
-    private function __construct(private readonly Setting $setting, private readonly Cast $cast)
+    private function __construct(private readonly RehearsedRoom $setting, private readonly Cast $cast)
     {
         $this->ends = new SplMinHeap();
         $this->next = array_fill(0, $setting->learners, 0);
@@ -53,7 +53,7 @@ final class Trace
     }
 
     /** @return list<Happening> moved (a demonstration begins), help, helped, done; in order of time */
-    public static function of(Setting $setting, Cast $cast): array
+    public static function of(RehearsedRoom $setting, Cast $cast): array
     {
         $self = new self($setting, $cast);
         $self->show(0, 0.0);
@@ -120,7 +120,7 @@ final class Trace
         while ($this->free > 0 && $this->queue !== []) {
             $i = array_shift($this->queue);
             $this->free--;
-            $slow = $this->setting->helpers === 0 ? Setting::ALONE : 1.0;
+            $slow = $this->setting->helpers === 0 ? RehearsedRoom::ALONE : 1.0;
             $this->ends($t + $slow * $this->setting->steps[$this->next[$i]]->help, 'service', $i);
         }
     }

@@ -83,7 +83,12 @@ final readonly class Form
                 $holds,
                 $typed,
             ),
-            $this->solid === Solid::Box => Floor::objection($flat, $sizes['width'], $sizes['depth'], $sizes['height']),
+            $this->solid === Solid::Box => BoxFloor::objection(
+                $flat,
+                $sizes['width'],
+                $sizes['depth'],
+                $sizes['height'],
+            ),
             default => $this->solid->objection($sizes),
         };
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Cathedra\Core\Sequence\Format;
 
 use Cathedra\Core\Folding\Reading\Direction;
-use Cathedra\Core\Folding\Reading\Shape;
+use Cathedra\Core\Folding\Reading\OutlineName;
 use Cathedra\Core\Sequence\BadSequence;
 use Cathedra\Core\Sequence\FoldKind;
 use Cathedra\Core\Sequence\Goal;
@@ -42,14 +42,14 @@ final readonly class GoalReader
         $fact = $facts[0];
         $line = $in->line($fact);
         $folds = new FoldReader($in, 0);
-        $shapes = array_column(Shape::cases(), 'value');
+        $shapes = array_column(OutlineName::cases(), 'value');
         $directions = array_column(Direction::cases(), 'value');
         $forms = array_column(
             array_filter(FoldKind::cases(), static fn (FoldKind $kind): bool => $kind->isForm()),
             'value',
         );
         $goal = match ($fact) {
-            'shape' => new Goal($fact, $line, shape: Shape::from($in->oneOf($fact, $shapes))),
+            'shape' => new Goal($fact, $line, shape: OutlineName::from($in->oneOf($fact, $shapes))),
             'loose' => new Goal(
                 $fact,
                 $line,

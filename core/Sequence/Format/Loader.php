@@ -8,7 +8,7 @@ use Cathedra\Core\Folding\Reading\Side;
 use Cathedra\Core\Sequence\BadSequence;
 use Cathedra\Core\Sequence\Part;
 use Cathedra\Core\Sequence\Sequence;
-use Cathedra\Core\Sequence\Ways\Route;
+use Cathedra\Core\Sequence\Ways\Passage;
 use Cathedra\Core\Sequence\Ways\StepList;
 use Symfony\Component\Yaml\Exception\ParseException;
 use Symfony\Component\Yaml\Yaml;
@@ -23,7 +23,7 @@ final readonly class Loader
     private const OF_A_STEP = ['like', 'call', 'note', 'caution'];
 
     /**
-     * @param  array<string, string>  $choice  for models with routes: the way taken, by route; others take the first
+     * @param  array<string, string>  $choice  for models with passages: the way taken, by route; others take the first
      *
      * @throws BadSequence
      */
@@ -65,11 +65,11 @@ final readonly class Loader
         $parts = self::parts($top, $lines);
         $list = new StepList($lines, $parts, $choice);
         $list->read($top->value('steps'), 'steps', null);
-        foreach (array_diff_key($choice, $list->routes) as $name => $_) {
+        foreach (array_diff_key($choice, $list->passages) as $name => $_) {
             throw $top->bad(
                 'steps',
                 "There is no route or choice called \"$name\"; there are: ".
-                    (implode(', ', array_keys($list->routes)) ?: 'none').
+                    (implode(', ', array_keys($list->passages)) ?: 'none').
                     '.',
             );
         }
@@ -88,7 +88,7 @@ final readonly class Loader
             cautions: $top->texts('cautions'),
             steps: $list->steps,
             parts: $parts,
-            routes: $list->routes,
+            passages: $list->passages,
             talk: $top->texts('talk'),
             decorate: $top->texts('decorate'),
             display: $top->texts('display'),
@@ -97,8 +97,8 @@ final readonly class Loader
             goals: GoalReader::all($top, $lines),
             shown: $top->has('shown') ? $top->step('shown', $count, $count) : null,
             play: [...$top->texts('play'), ...array_values(array_filter(array_map(
-                static fn (Route $route): ?string => $route->played(),
-                $list->routes,
+                static fn (Passage $passage): ?string => $passage->played(),
+                $list->passages,
             )))],
         );
         foreach (self::OF_A_STEP as $key) {

@@ -6,15 +6,15 @@ namespace Cathedra\Core\Sequence\Format;
 
 use Cathedra\Core\Folding\Reading\Direction;
 use Cathedra\Core\Sequence\Landmark\BadLandmark;
-use Cathedra\Core\Sequence\Landmark\Between;
 use Cathedra\Core\Sequence\Landmark\CreaseOf;
 use Cathedra\Core\Sequence\Landmark\Crossing;
 use Cathedra\Core\Sequence\Landmark\Joining;
 use Cathedra\Core\Sequence\Landmark\LineRef;
-use Cathedra\Core\Sequence\Landmark\Mark;
+use Cathedra\Core\Sequence\Landmark\MarkedPoint;
 use Cathedra\Core\Sequence\Landmark\MiddleOf;
 use Cathedra\Core\Sequence\Landmark\OutlineCorner;
 use Cathedra\Core\Sequence\Landmark\OutlineEdge;
+use Cathedra\Core\Sequence\Landmark\Partway;
 use Cathedra\Core\Sequence\Landmark\PointRef;
 use Cathedra\Core\Sequence\Landmark\SheetPoint;
 
@@ -110,7 +110,7 @@ final class Parser
                 self::share($this->next('a share')),
                 self::share($this->next('a second share')),
             ),
-            $word === 'mark' => new Mark($this->name()),
+            $word === 'mark' => new MarkedPoint($this->name()),
             $word === 'middle' => $this->after('of', fn (): MiddleOf => new MiddleOf($this->readLine())),
             $word === 'where' => $this->crossing(),
             preg_match('#^\d#', $word) === 1 => $this->between(self::share($word)),
@@ -136,13 +136,13 @@ final class Parser
         };
     }
 
-    private function between(float $share): Between
+    private function between(float $share): Partway
     {
         $this->expect('from');
         $from = $this->readPoint();
         $this->expect('to');
 
-        return new Between($share, $from, $this->readPoint());
+        return new Partway($share, $from, $this->readPoint());
     }
 
     private function crossing(): Crossing

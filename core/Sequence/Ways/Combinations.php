@@ -11,12 +11,12 @@ final readonly class Combinations
     public const ALL = 64;
 
     /**
-     * @param  array<string, Route>  $routes
+     * @param  array<string, Passage>  $passages
      * @return list<array<string, string>> option by route or choice; the usual ways first
      */
-    public static function of(array $routes): array
+    public static function of(array $passages): array
     {
-        $options = array_map(static fn (Route $route): array => array_keys($route->options), $routes);
+        $options = array_map(static fn (Passage $passage): array => array_keys($passage->options), $passages);
         $count = array_product(array_map(count(...), $options));
 
         return $count <= self::ALL ? self::all($options) : self::pairs($options);
@@ -25,19 +25,19 @@ final readonly class Combinations
     /**
      * What a lead comes to who changes one thing and looks at the others: the usual ways with every two changed.
      *
-     * @param  array<string, Route>  $routes
+     * @param  array<string, Passage>  $passages
      * @return list<array<string, string>> those that of() has not, alike beginnings next to one another
      */
-    public static function looked(array $routes): array
+    public static function looked(array $passages): array
     {
-        $options = array_map(static fn (Route $route): array => array_keys($route->options), $routes);
+        $options = array_map(static fn (Passage $passage): array => array_keys($passage->options), $passages);
         $usual = array_map(static fn (array $keys): string => $keys[0], $options);
         $looked = [];
         foreach (self::allPairs($options) as $pair) {
             $taken = array_replace($usual, $pair);
             $looked[(string) json_encode($taken)] = $taken;
         }
-        foreach (self::of($routes) as $known) {
+        foreach (self::of($passages) as $known) {
             unset($looked[(string) json_encode($known)]);
         }
         ksort($looked);

@@ -24,8 +24,8 @@ final class StepList
     /** @var list<Step> */
     public array $steps = [];
 
-    /** @var array<string, Route> */
-    public array $routes = [];
+    /** @var array<string, Passage> */
+    public array $passages = [];
 
     /** @var array<string, int> step numbers by id */
     public array $ids = [];
@@ -49,7 +49,7 @@ final class StepList
         mixed $list,
         string $path,
         ?string $part,
-        bool $inRoute = false,
+        bool $inPassage = false,
         bool $mayBeEmpty = false,
     ): void {
         if (! is_array($list) || ! array_is_list($list) || ($list === [] && ! $mayBeEmpty)) {
@@ -71,23 +71,23 @@ final class StepList
             $in = Reader::over($entry, "$path.$i", $this->lines, $number);
             $asked = $this->asked($in);
             if ($this->holds($in, $asked)) {
-                $this->entry($in, "$path.$i", $part, $inRoute);
+                $this->entry($in, "$path.$i", $part, $inPassage);
                 $new = count($this->steps) < $number ? [] : range($number, count($this->steps));
                 foreach (array_keys($asked + ($in->has('fold') ? FreeLength::asked($in) : [])) as $name) {
-                    $this->routes[$name] = $this->routes[$name]->with($new);
+                    $this->passages[$name] = $this->passages[$name]->with($new);
                 }
             }
         }
     }
 
     /** @throws BadSequence */
-    private function entry(Reader $in, string $path, ?string $part, bool $inRoute): void
+    private function entry(Reader $in, string $path, ?string $part, bool $inPassage): void
     {
         foreach (['route', 'choice'] as $kind) {
             if ($in->has($kind)) {
-                $inRoute
+                $inPassage
                     ? throw $in->bad($kind, "A $kind cannot stand inside a route or a choice.")
-                    : $this->route($in, $kind, $path, $part);
+                    : $this->passage($in, $kind, $path, $part);
 
                 return;
             }
@@ -115,18 +115,19 @@ final class StepList
     {
         $holds = true;
         foreach ($asked as $name => $wanted) {
-            $route = $this->routes[$name] ?? throw $in->bad(
+            $passage = $this->passages[$name] ?? throw $in->bad(
                 $key,
                 "No choice before this is called \"$name\"; there is: "
-                    .(implode(', ', array_keys($this->routes)) ?: 'none').'.',
+                    .(implode(', ', array_keys($this->passages)) ?: 'none').'.',
             );
             foreach ($wanted as $option) {
-                is_string($option) && isset($route->options[$option]) || throw $in->bad(
+                is_string($option) && isset($passage->options[$option]) || throw $in->bad(
                     $key,
-                    "The choice \"$name\" has no such option; it has: ".implode(', ', array_keys($route->options)).'.',
+                    "The choice \"$name\" has no such option; it has: "
+                        .implode(', ', array_keys($passage->options)).'.',
                 );
             }
-            $holds = $holds && in_array($route->chosen, $wanted, true);
+            $holds = $holds && in_array($passage->chosen, $wanted, true);
         }
 
         return $holds;
@@ -153,11 +154,11 @@ final class StepList
     }
 
     /** @param  'route'|'choice'  $kind */
-    private function route(Reader $in, string $kind, string $path, ?string $part): void
+    private function passage(Reader $in, string $kind, string $path, ?string $part): void
     {
         $name = $in->text($kind, null, 40);
         $options = $in->value('options');
-        if (preg_match('/^[a-z][a-z0-9-]*$/', $name) !== 1 || isset($this->routes[$name])) {
+        if (preg_match('/^[a-z][a-z0-9-]*$/', $name) !== 1 || isset($this->passages[$name])) {
             throw $in->bad(
                 $kind,
                 "A $kind has a name of small letters, digits and hyphens that occurs once; \"$name\" does not.",
@@ -199,12 +200,12 @@ final class StepList
                 list: $steps,
                 path: "$path.options.$key.steps",
                 part: $part,
-                inRoute: true,
+                inPassage: true,
                 mayBeEmpty: $isChoice,
             );
             $list === $this || array_push($this->elsewhere, ...array_keys(array_diff_key($list->ids, $this->ids)));
         }
-        $this->routes[$name] = new Route(
+        $this->passages[$name] = new Passage(
             name: $name,
             options: $titles,
             chosen: $chosen,

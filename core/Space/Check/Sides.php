@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Space\Check;
 
-use Cathedra\Core\Space\Passage;
+use Cathedra\Core\Space\Transition;
 
 /**
  * On which side of other paper paper is: nothing may be on the front side of a piece at one moment and on its back side
@@ -21,14 +21,14 @@ final readonly class Sides
 
     private const FAR = 0.05;
 
-    private function __construct(private Passage $passage)
+    private function __construct(private Transition $transition)
     {
     }
 
     /** @param  array<int, array<int, array{float, float, float}>>  $frames  moments, with or without the slide */
-    public static function areKept(Passage $passage, array $frames): bool
+    public static function areKept(Transition $transition, array $frames): bool
     {
-        $self = new self($passage);
+        $self = new self($transition);
         $known = $self->byLayers(false);
         foreach (array_slice($frames, 1, -1) as $at) {
             $now = $self->at($at);
@@ -59,16 +59,16 @@ final readonly class Sides
     /** @return Side */
     private function byLayers(bool $afterwards): array
     {
-        $mesh = $this->passage->mesh;
-        $layers = $this->passage->layers($afterwards);
-        $at = $afterwards ? $this->passage->end : $this->passage->start;
+        $mesh = $this->transition->mesh;
+        $layers = $this->transition->layers($afterwards);
+        $at = $afterwards ? $this->transition->end : $this->transition->start;
         $count = count($mesh->triangles);
         $sides = [];
         foreach ($this->over($at, 0.0, 1e-6 * $mesh->side) as [$i, $j]) {
             [$one, $other] = [$mesh->cellOf[$i], $mesh->cellOf[$j]];
             $isAbove = $layers[$one][$other] ?? null;
             if ($isAbove !== null) {
-                $sides[$i * $count + $j] = $isAbove === $this->passage->showsFront($other, $afterwards);
+                $sides[$i * $count + $j] = $isAbove === $this->transition->showsFront($other, $afterwards);
             }
         }
 
@@ -81,8 +81,8 @@ final readonly class Sides
      */
     private function at(array $at): array
     {
-        $side = $this->passage->mesh->side;
-        $count = count($this->passage->mesh->triangles);
+        $side = $this->transition->mesh->side;
+        $count = count($this->transition->mesh->triangles);
         $sides = [];
         foreach ($this->over($at, self::NEAR * $side, self::FAR * $side) as [$i, $j, $off]) {
             $sides[$i * $count + $j] = $off > 0;
@@ -100,14 +100,14 @@ final readonly class Sides
     private function over(array $at, float $least, float $most): iterable
     {
         $middles = [];
-        foreach ($this->passage->mesh->triangles as $i => [$a, $b, $c]) {
+        foreach ($this->transition->mesh->triangles as $i => [$a, $b, $c]) {
             $middles[$i] = [
                 ($at[$a][0] + $at[$b][0] + $at[$c][0]) / 3,
                 ($at[$a][1] + $at[$b][1] + $at[$c][1]) / 3,
                 ($at[$a][2] + $at[$b][2] + $at[$c][2]) / 3,
             ];
         }
-        foreach ($this->passage->mesh->triangles as $j => [$a, $b, $c]) {
+        foreach ($this->transition->mesh->triangles as $j => [$a, $b, $c]) {
             [$p, $q, $r] = [$at[$a], $at[$b], $at[$c]];
             [$ux, $uy, $uz] = [$q[0] - $p[0], $q[1] - $p[1], $q[2] - $p[2]];
             [$vx, $vy, $vz] = [$r[0] - $p[0], $r[1] - $p[1], $r[2] - $p[2]];

@@ -16,7 +16,7 @@ use Cathedra\Core\Space\Mesh\Vector;
  * distance h; that a middle stays h from both corners beside it gives its elevation. The sheet's corners are O mirrored
  * in the plane of a corner and the two middles beside it: the pockets for the fingers.
  */
-final readonly class Beaks implements Shape
+final readonly class Beaks implements FormByFormula
 {
     /** Degrees to which the corners rise: 35 to 65 close the paper without strain, 50 is how it is held. */
     private const RISE = 50.0;

@@ -22,7 +22,7 @@ use Cathedra\Core\Geometry\Point;
  * (e (1 - c) + h c, e c + f - e, h s) in the side, s^2 = 1 - c^2; both agree on the lines, where h / e is
  * (f - e (1 - c)) / (e c).
  */
-final readonly class BlownCube implements Shape
+final readonly class BlownCube implements FormByFormula
 {
     /** Places of the rolling fold. */
     private const STRIPS = 8;

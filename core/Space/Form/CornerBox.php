@@ -15,7 +15,7 @@ use Cathedra\Core\Space\Mesh\Vector;
  * point goes over its rim, then the other (both at once would meet in the middle). By symmetry all is said for one
  * quarter: a along the strip, b across, q a quarter of half the diagonal, which is half the floor and the height.
  */
-final readonly class CornerBox implements Shape
+final readonly class CornerBox implements FormByFormula
 {
     /** The share of the last two stages in which the tip is bent out, before all goes over the rim. */
     private const TIP = 0.3;

@@ -15,7 +15,7 @@ use Cathedra\Core\Space\Turn\RigidTurn;
  * right angles to one another, a pyramid on three equal sides. The quarter between the two others stays; they turn down
  * about the diagonals by a right angle each and meet.
  */
-final readonly class CornerPyramid implements Shape
+final readonly class CornerPyramid implements FormByFormula
 {
     /**
      * @param  array<int, int>  $role  by quarter of the sheet (0: right, 1: upper, 2: left, 3: lower): -1 and 1 turn

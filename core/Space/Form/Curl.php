@@ -16,7 +16,7 @@ use Cathedra\Core\Geometry\Point;
  *
  * @phpstan-type Roll array{faces: array<int, true>, line: Line, up: float}
  */
-final readonly class Curl implements Shape
+final readonly class Curl implements FormByFormula
 {
     /** As shares of the shorter side: the radius (14 mm of 150, a pencil and some spring), a strip, the length. */
     private const RADIUS = 14 / 150;

@@ -27,7 +27,7 @@ use Cathedra\Core\Space\Mesh\Vector;
  * v = (h^2 - b^2 - s^2 (2 m - 1)) / 2 h, u^2 = s^2 ((1 - m)^2 + m^2) - v^2 - b^2. F is the upper one of the two places
  * at the right distance from L. So nothing is stretched at any moment; fold lines are fans of strips from B.
  */
-final readonly class DrawnBoat implements Shape
+final readonly class DrawnBoat implements FormByFormula
 {
     /** Places of the rolling fold between the flat state and the end. */
     private const STRIPS = 16;

@@ -18,7 +18,7 @@ use Cathedra\Core\Space\Mesh\Vector;
  * e m = cos g: with the axis down and A = atan2(tan g, cos p), m stands at A - acos(cos g / hypot(sin g, cos g cos p))
  * from the axis. At the end all four are alike: sin p = tan g. A fin lies in the plane of its edge and the axis.
  */
-final readonly class LeafPyramid implements Shape
+final readonly class LeafPyramid implements FormByFormula
 {
     private const HALF = M_PI / 8;
 

@@ -8,10 +8,10 @@ use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Numeric\Union;
-use Cathedra\Core\Space\Between;
 use Cathedra\Core\Space\Mesh\Mesh;
 use Cathedra\Core\Space\Mesh\Piece;
-use Cathedra\Core\Space\Passage;
+use Cathedra\Core\Space\MotionBetween;
+use Cathedra\Core\Space\Transition;
 use Cathedra\Core\Space\Turn\RigidTurn;
 
 /**
@@ -33,7 +33,7 @@ final readonly class OpenedForm
      * @param  array<int, int>  $pieceOf  by cell
      * @param  array<int, Joint>  $joints  by piece; the base has none
      */
-    private function __construct(private Passage $passage, private array $pieceOf, private array $joints)
+    private function __construct(private Transition $transition, private array $pieceOf, private array $joints)
     {
     }
 
@@ -44,20 +44,20 @@ final readonly class OpenedForm
      */
     public static function of(FoldedState $flat, array $labels, int $degrees): ?Piece
     {
-        $passage = Passage::between($flat, $flat);
-        $opening = self::opening($passage, $labels);
-        $pieceOf = self::pieces($passage, $opening);
-        $joints = self::joints($passage, $opening, $pieceOf);
+        $transition = Transition::between($flat, $flat);
+        $opening = self::opening($transition, $labels);
+        $pieceOf = self::pieces($transition, $opening);
+        $joints = self::joints($transition, $opening, $pieceOf);
         if ($opening === [] || $joints === null) {
             return null;
         }
-        $form = new self($passage, $pieceOf, $joints);
+        $form = new self($transition, $pieceOf, $joints);
         $angle = deg2rad(180 - $degrees);
         $reach = $angle * max(0.0, ...array_map(
-            static fn (array $p): float => hypot($p[0] - $passage->start[0][0], $p[1] - $passage->start[0][1]),
-            $passage->start,
+            static fn (array $p): float => hypot($p[0] - $transition->start[0][0], $p[1] - $transition->start[0][1]),
+            $transition->start,
         )) * max(1, count($joints) / 2);
-        $moments = max(2, min(Piece::MOST * 4, (int) ceil($reach / (0.1 * $passage->mesh->side))));
+        $moments = max(2, min(Piece::MOST * 4, (int) ceil($reach / (0.1 * $transition->mesh->side))));
         $at = [];
         for ($i = 0; $i <= $moments; $i++) {
             $points = $form->at($angle * $i / $moments);
@@ -66,20 +66,20 @@ final readonly class OpenedForm
             }
             $at[] = $points;
         }
-        $ranks = Piece::ranks($flat, $passage->mesh->from);
-        $piece = (new Piece($passage->mesh, $at, $ranks, $ranks))->thinned();
+        $ranks = Piece::ranks($flat, $transition->mesh->from);
+        $piece = (new Piece($transition->mesh, $at, $ranks, $ranks))->thinned();
 
-        return Between::isPaper($piece) ? $piece : null;
+        return MotionBetween::isPaper($piece) ? $piece : null;
     }
 
     /**
      * @param  list<string>  $labels
      * @return array<int, Hinge> folded creases of these steps, by place in the mesh's list
      */
-    private static function opening(Passage $passage, array $labels): array
+    private static function opening(Transition $transition, array $labels): array
     {
-        $mesh = $passage->mesh;
-        $pattern = $passage->before->pattern;
+        $mesh = $transition->mesh;
+        $pattern = $transition->before->pattern;
 
         return array_filter($mesh->hinges, static function (array $hinge) use ($mesh, $pattern, $labels): bool {
             [[$px, $py], [$qx, $qy]] = [$mesh->sheet[$hinge['a']], $mesh->sheet[$hinge['b']]];
@@ -93,16 +93,16 @@ final readonly class OpenedForm
      * @param  array<int, Hinge>  $opening
      * @return array<int, int> by cell
      */
-    private static function pieces(Passage $passage, array $opening): array
+    private static function pieces(Transition $transition, array $opening): array
     {
         $union = new Union();
-        foreach (array_diff_key($passage->mesh->hinges, $opening) as $hinge) {
+        foreach (array_diff_key($transition->mesh->hinges, $opening) as $hinge) {
             $union->join($hinge['left'], $hinge['right']);
         }
 
         return array_map(
             static fn (int $cell): int => (int) $union->root($cell),
-            array_keys($passage->mesh->cells),
+            array_keys($transition->mesh->cells),
         );
     }
 
@@ -111,7 +111,7 @@ final readonly class OpenedForm
      * @param  array<int, int>  $pieceOf
      * @return array<int, Joint>|null null when a piece bends along itself
      */
-    private static function joints(Passage $passage, array $opening, array $pieceOf): ?array
+    private static function joints(Transition $transition, array $opening, array $pieceOf): ?array
     {
         $next = [];
         foreach ($opening as $hinge) {
@@ -122,18 +122,18 @@ final readonly class OpenedForm
             $next[$one][] = [$other, $hinge, $hinge['left']];
             $next[$other][] = [$one, $hinge, $hinge['right']];
         }
-        $base = self::largest($passage, $pieceOf);
+        $base = self::largest($transition, $pieceOf);
         $joints = [];
         $queue = [$base];
         for ($i = 0; $i < count($queue); $i++) {
             foreach ($next[$queue[$i]] ?? [] as [$piece, $hinge, $cell]) {
                 $known = $piece === $base || isset($joints[$piece]);
-                $axis = $known ? null : self::axis($passage, $hinge, $pieceOf, $piece);
+                $axis = $known ? null : self::axis($transition, $hinge, $pieceOf, $piece);
                 if ($axis !== null) {
                     $joints[$piece] = [
                         'parent' => $queue[$i],
                         'axis' => $axis,
-                        'lifts' => ($hinge['start'] > 0) === $passage->showsFront($cell, false),
+                        'lifts' => ($hinge['start'] > 0) === $transition->showsFront($cell, false),
                     ];
                     $queue[] = $piece;
                 }
@@ -144,10 +144,10 @@ final readonly class OpenedForm
     }
 
     /** @param  array<int, int>  $pieceOf */
-    private static function largest(Passage $passage, array $pieceOf): int
+    private static function largest(Transition $transition, array $pieceOf): int
     {
         $area = [];
-        foreach ($passage->laid(false) as $cell => $polygon) {
+        foreach ($transition->laid(false) as $cell => $polygon) {
             $area[$pieceOf[$cell]] = ($area[$pieceOf[$cell]] ?? 0.0) + $polygon->area();
         }
         arsort($area);
@@ -161,17 +161,17 @@ final readonly class OpenedForm
      * @param  Hinge  $hinge
      * @param  array<int, int>  $pieceOf
      */
-    private static function axis(Passage $passage, array $hinge, array $pieceOf, int $piece): ?Line
+    private static function axis(Transition $transition, array $hinge, array $pieceOf, int $piece): ?Line
     {
-        [$p, $q] = [$passage->start[$hinge['a']], $passage->start[$hinge['b']]];
+        [$p, $q] = [$transition->start[$hinge['a']], $transition->start[$hinge['b']]];
         $line = Line::through(new Point($p[0], $p[1]), new Point($q[0], $q[1]));
         if ($line === null) {
             return null;
         }
         $side = 0.0;
-        foreach ($passage->mesh->cells as $cell => $loop) {
+        foreach ($transition->mesh->cells as $cell => $loop) {
             foreach ($pieceOf[$cell] === $piece ? $loop : [] as $vertex) {
-                $off = $line->distanceTo(new Point($passage->start[$vertex][0], $passage->start[$vertex][1]));
+                $off = $line->distanceTo(new Point($transition->start[$vertex][0], $transition->start[$vertex][1]));
                 $side = abs($off) > abs($side) ? $off : $side;
             }
         }
@@ -187,10 +187,10 @@ final readonly class OpenedForm
     private function at(float $angle): ?array
     {
         $placed = [];
-        foreach ($this->passage->mesh->cells as $cell => $loop) {
+        foreach ($this->transition->mesh->cells as $cell => $loop) {
             $points = [];
             foreach ($loop as $vertex) {
-                $points[$vertex] = $this->passage->start[$vertex];
+                $points[$vertex] = $this->transition->start[$vertex];
             }
             for ($piece = $this->pieceOf[$cell]; isset($this->joints[$piece]); $piece = $joint['parent']) {
                 $joint = $this->joints[$piece];
@@ -199,7 +199,7 @@ final readonly class OpenedForm
             foreach ($points as $vertex => $p) {
                 $was = $placed[$vertex] ?? $p;
                 $off = max(abs($was[0] - $p[0]), abs($was[1] - $p[1]), abs($was[2] - $p[2]));
-                if ($off > self::CLOSES * $this->passage->mesh->side / 150) {
+                if ($off > self::CLOSES * $this->transition->mesh->side / 150) {
                     return null;
                 }
                 $placed[$vertex] = $p;

@@ -6,12 +6,12 @@ namespace Cathedra\Core\Space\Form;
 
 use Cathedra\Core\Folding\FoldedState;
 use Cathedra\Core\Geometry\Point;
-use Cathedra\Core\Space\Between;
 use Cathedra\Core\Space\Mesh\Mesh;
 use Cathedra\Core\Space\Mesh\Piece;
 use Cathedra\Core\Space\Mesh\Vector;
-use Cathedra\Core\Space\Passage;
+use Cathedra\Core\Space\MotionBetween;
 use Cathedra\Core\Space\Settle\BarsAndHinges;
+use Cathedra\Core\Space\Transition;
 
 /** A finished form by formula as a motion: one piece a stage, all on one mesh. */
 final class ShapedForm
@@ -38,11 +38,11 @@ final class ShapedForm
 
     /** @param  list<list<int>>  $users  by vertex: the cells it belongs to */
     private function __construct(
-        private readonly Passage $passage,
-        private readonly Shape $shape,
+        private readonly Transition $transition,
+        private readonly FormByFormula $shape,
         private readonly array $users,
     ) {
-        $mesh = $passage->mesh;
+        $mesh = $transition->mesh;
         $this->middles = array_map(static function (array $loop) use ($mesh): Point {
             $of = array_map(static fn (int $v): array => $mesh->sheet[$v], $loop);
 
@@ -56,26 +56,26 @@ final class ShapedForm
     /**
      * @return list<Piece>|string one a stage; or the reason why this state does not become this shape
      */
-    public static function of(FoldedState $flat, Shape $shape): array|string
+    public static function of(FoldedState $flat, FormByFormula $shape): array|string
     {
-        $passage = Passage::between($flat, $flat, $shape->bends(...));
-        $users = array_fill(0, $passage->mesh->vertexCount(), []);
-        foreach ($passage->mesh->cells as $cell => $loop) {
+        $transition = Transition::between($flat, $flat, $shape->bends(...));
+        $users = array_fill(0, $transition->mesh->vertexCount(), []);
+        foreach ($transition->mesh->cells as $cell => $loop) {
             foreach ($loop as $vertex) {
                 $users[$vertex][] = $cell;
             }
         }
 
-        return (new self($passage, $shape, $users))->pieces();
+        return (new self($transition, $shape, $users))->pieces();
     }
 
     /** @return list<Piece>|string */
     private function pieces(): array|string
     {
-        $mesh = $this->passage->mesh;
-        $before = Piece::ranks($this->passage->before, $mesh->from);
+        $mesh = $this->transition->mesh;
+        $before = Piece::ranks($this->transition->before, $mesh->from);
         $start = $this->moment(0.0);
-        $off = $start === null ? INF : max(0.0, ...array_map(Vector::far(...), $start, $this->passage->start));
+        $off = $start === null ? INF : max(0.0, ...array_map(Vector::far(...), $start, $this->transition->start));
         if ($start === null || $off > self::MEETS * $mesh->side / 150) {
             return 'the flat state is not the one that this form is made of';
         }
@@ -88,9 +88,9 @@ final class ShapedForm
             }
             [$from, $angles] = [$angles, $this->angles($at, $angles)];
             array_push($all, ...$at);
-            $after = Layers::at($mesh, $all, $before);
+            $after = FormLayers::at($mesh, $all, $before);
             $piece = (new Piece($this->meshFor($from, $angles), $at, $ranks, $after))->thinned();
-            if (! Between::isPaper($piece)) {
+            if (! MotionBetween::isPaper($piece)) {
                 return sprintf(
                     'in its movement %d paper would be stretched by %.1f %%, jump by %.0f %% or stand %.2f mm in paper',
                     $stage + 1,
@@ -121,7 +121,7 @@ final class ShapedForm
                 }
                 $at[] = $moment;
             }
-            $piece = new Piece($this->passage->mesh, $at, [], []);
+            $piece = new Piece($this->transition->mesh, $at, [], []);
             if ($piece->jump() <= self::STRIDE) {
                 break;
             }
@@ -133,12 +133,12 @@ final class ShapedForm
     /** @return array<int, array{float, float, float}>|null null where two cells do not agree on a corner */
     private function moment(float $progress): ?array
     {
-        $mesh = $this->passage->mesh;
+        $mesh = $this->transition->mesh;
         $at = [];
         foreach ($mesh->sheet as $vertex => [$x, $y]) {
             $sheet = new Point($x, $y);
             foreach ($this->users[$vertex] as $cell) {
-                $flat = $this->passage->placesBefore[$cell]->of($sheet);
+                $flat = $this->transition->placesBefore[$cell]->of($sheet);
                 $p = $this->shape->at(new Spot($this->middles[$cell], $sheet, $flat, $mesh->from[$cell]), $progress);
                 if (isset($at[$vertex]) && Vector::far($p, $at[$vertex]) > self::MEETS * $mesh->side / 150) {
                     return null;
@@ -161,13 +161,13 @@ final class ShapedForm
     private function angles(array $at, array $angles): array
     {
         $third = [];
-        foreach ($this->passage->mesh->edges() as ['a' => $a, 'b' => $b, 'left' => $left, 'right' => $right]) {
+        foreach ($this->transition->mesh->edges() as ['a' => $a, 'b' => $b, 'left' => $left, 'right' => $right]) {
             if ($right !== null) {
                 $third["$a-$b"] = [$left, $right];
                 $third["$b-$a"] = [$right, $left];
             }
         }
-        foreach ($this->passage->mesh->hinges as $i => ['a' => $a, 'b' => $b]) {
+        foreach ($this->transition->mesh->hinges as $i => ['a' => $a, 'b' => $b]) {
             [$left, $right] = $third["$a-$b"];
             foreach ($at as $points) {
                 $raw = BarsAndHinges::angleOf($points[$a], $points[$b], $points[$left], $points[$right]);
@@ -189,7 +189,7 @@ final class ShapedForm
      */
     private function meshFor(array $from, array $to): Mesh
     {
-        $mesh = $this->passage->mesh;
+        $mesh = $this->transition->mesh;
         $seen = static fn (float $angle): float => abs($angle) < deg2rad(self::SEEN) ? 0.0 : $angle;
         $hinges = [];
         foreach ($mesh->hinges as $i => $hinge) {

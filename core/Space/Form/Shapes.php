@@ -12,7 +12,7 @@ use Cathedra\Core\Sequence\Form\FormShape as Name;
 final class Shapes
 {
     /** Null where none is asked for, or the flat state is not the one it is made of. */
-    public static function of(Form $form, FoldedState $flat): ?Shape
+    public static function of(Form $form, FoldedState $flat): ?FormByFormula
     {
         return match ($form->shape) {
             null => null,

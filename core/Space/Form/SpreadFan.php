@@ -15,7 +15,7 @@ use Cathedra\Core\Space\Mesh\Vector;
  * w, so crease k lies at r in its direction k t and at w/2 cos a to one side or the other, by turns. The paper is
  * exact across and nearly so along (0.64 % at 70 degrees on a sheet of 297 x 210): pleats twist a little.
  */
-final readonly class SpreadFan implements Shape
+final readonly class SpreadFan implements FormByFormula
 {
     /** A pleat is cut into so many pieces along its length. */
     private const PIECES = 12;

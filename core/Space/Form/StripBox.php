@@ -20,7 +20,7 @@ use Cathedra\Core\Space\Mesh\Vector;
  * sheet's end wall at q: D = K + b (-1, cos q, sin q). That the angle at K is 45 degrees asks (R - K)(D - K) = b b, so
  * -cos p + sin p sin q = 1, which is sin q = cot(p / 2).
  */
-final readonly class StripBox implements Shape
+final readonly class StripBox implements FormByFormula
 {
     private function __construct(private Floor $floor, private float $a, private float $b)
     {

@@ -258,6 +258,29 @@ final class BarsAndHinges
             $matrix[] = array_fill(0, $i + 1, 0.0);
         }
         $gradient = array_fill(0, $n, 0.0);
+        $this->addBars($matrix, $gradient);
+        foreach ($this->hinges as $h => [$p, $q, $l, $r, $w]) {
+            $this->addHinge(
+                matrix: $matrix,
+                gradient: $gradient,
+                nodes: [$p, $q, $l, $r],
+                weight: sqrt($w),
+                off: $this->angles[$h] - $this->targets[$h],
+            );
+        }
+        $this->addPulls($matrix, $gradient);
+        $this->addTies($matrix, $gradient);
+        $this->addOrder($matrix, $gradient);
+
+        return [$matrix, $gradient];
+    }
+
+    /**
+     * @param  array<int, array<int, float>>  $matrix
+     * @param  array<int, float>  $gradient
+     */
+    private function addBars(array &$matrix, array &$gradient): void
+    {
         $x = $this->x;
         foreach ($this->bars as [$a, $b, $length]) {
             [$va, $vb] = [$this->variable[$a], $this->variable[$b]];
@@ -280,15 +303,15 @@ final class BarsAndHinges
             }
             self::add($matrix, $gradient, $row, sqrt($this->kb) * ($l / $length - 1));
         }
-        foreach ($this->hinges as $h => [$p, $q, $l, $r, $w]) {
-            $this->addHinge(
-                matrix: $matrix,
-                gradient: $gradient,
-                nodes: [$p, $q, $l, $r],
-                weight: sqrt($w),
-                off: $this->angles[$h] - $this->targets[$h],
-            );
-        }
+    }
+
+    /**
+     * @param  array<int, array<int, float>>  $matrix
+     * @param  array<int, float>  $gradient
+     */
+    private function addPulls(array &$matrix, array &$gradient): void
+    {
+        $x = $this->x;
         $inverse = 1 / ($this->side * $this->side);
         foreach ([$this->pulls, $this->holds] as $pulls) {
             foreach ($pulls as $node => [$w, $px, $py, $pz]) {
@@ -301,7 +324,16 @@ final class BarsAndHinges
                 }
             }
         }
-        $weight = sqrt($this->kt * $inverse);
+    }
+
+    /**
+     * @param  array<int, array<int, float>>  $matrix
+     * @param  array<int, float>  $gradient
+     */
+    private function addTies(array &$matrix, array &$gradient): void
+    {
+        $x = $this->x;
+        $weight = sqrt($this->kt * (1 / ($this->side * $this->side)));
         foreach ($this->ties as $tie) {
             foreach ([0, 1, 2] as $c) {
                 $row = [];
@@ -315,6 +347,18 @@ final class BarsAndHinges
                 self::add($matrix, $gradient, $row, $weight * $sum);
             }
         }
+    }
+
+    /**
+     * What must lie above something else and lies below it is pushed back.
+     *
+     * @param  array<int, array<int, float>>  $matrix
+     * @param  array<int, float>  $gradient
+     */
+    private function addOrder(array &$matrix, array &$gradient): void
+    {
+        $x = $this->x;
+        $inverse = 1 / ($this->side * $this->side);
         $weight = sqrt($this->ko * $inverse);
         foreach ($this->rows as $weights) {
             $row = [];
@@ -329,8 +373,6 @@ final class BarsAndHinges
                 self::add($matrix, $gradient, $row, $weight * $sum);
             }
         }
-
-        return [$matrix, $gradient];
     }
 
     /**

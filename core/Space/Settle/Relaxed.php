@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Cathedra\Core\Space\Settle;
 
 use Cathedra\Core\Space\Mesh\Mesh;
-use Cathedra\Core\Space\Passage;
+use Cathedra\Core\Space\Transition;
 
 /**
  * The motion of a fold of several creases at once, found by letting paper settle while its creases are drawn on.
@@ -50,37 +50,37 @@ final class Relaxed
     }
 
     /** @return iterable<self> the ways it can be tried, the likeliest first; each is worked out when it is asked for */
-    public static function ways(Passage $passage): iterable
+    public static function ways(Transition $transition): iterable
     {
-        if (Ridges::areIn($passage->mesh)) {
+        if (Ridges::areIn($transition->mesh)) {
             foreach (self::SETTINGS as $setting) {
-                yield self::of($passage, 'halves', ...$setting);
+                yield self::of($transition, 'halves', ...$setting);
             }
             foreach (self::LOOSE as $setting) {
-                yield self::of($passage, 'loose', ...$setting);
+                yield self::of($transition, 'loose', ...$setting);
             }
 
             return;
         }
         foreach (['all', 'base'] as $mode) {
-            yield self::of($passage, $mode, ...self::SETTINGS[0]);
+            yield self::of($transition, $mode, ...self::SETTINGS[0]);
         }
     }
 
-    private static function of(Passage $passage, string $mode, float $stiff, float $oneSided, float $opens): self
+    private static function of(Transition $transition, string $mode, float $stiff, float $oneSided, float $opens): self
     {
-        $mesh = $passage->mesh;
-        $stacks = $mode === 'all' ? null : new Stacks($passage, $mode === 'loose');
+        $mesh = $transition->mesh;
+        $stacks = $mode === 'all' ? null : new TiedStacks($transition, $mode === 'loose');
         $isOpened = $mode === 'halves' || $mode === 'loose';
         $nodeOf = $stacks->nodeOf ?? range(0, $mesh->vertexCount() - 1);
         $nodes = $stacks->nodes ?? $mesh->vertexCount();
         $fixed = array_fill(0, $nodes, false);
-        foreach ($isOpened ? [] : self::pinned($passage, $mode === 'all') as $vertex) {
+        foreach ($isOpened ? [] : self::pinned($transition, $mode === 'all') as $vertex) {
             $fixed[$nodeOf[$vertex]] = true;
         }
         [$bars, $hinges, $starts, $ends, $ridges] = self::parts($mesh, $nodeOf, $fixed, $isOpened);
         $paper = new BarsAndHinges(
-            x: self::numbers($passage->start, $nodeOf, $nodes),
+            x: self::numbers($transition->start, $nodeOf, $nodes),
             fixed: $fixed,
             bars: $bars,
             hinges: $hinges,
@@ -104,10 +104,10 @@ final class Relaxed
 
                 return $targets;
             },
-            end: self::numbers($passage->end, $nodeOf, $nodes),
+            end: self::numbers($transition->end, $nodeOf, $nodes),
             side: $mesh->side,
-            anchors: $mode === 'all' ? [] : self::anchors($passage, $nodeOf, $fixed),
-            holds: $isOpened ? self::ridge($passage, $nodeOf) : [],
+            anchors: $mode === 'all' ? [] : self::anchors($transition, $nodeOf, $fixed),
+            holds: $isOpened ? self::ridge($transition, $nodeOf) : [],
         );
         $lands = $course->run();
 
@@ -121,18 +121,18 @@ final class Relaxed
     }
 
     /** @return array<int, int> vertices that keep their place */
-    private static function pinned(Passage $passage, bool $all): array
+    private static function pinned(Transition $transition, bool $all): array
     {
-        $cells = $passage->mesh->cells;
-        $still = array_filter(array_keys($cells), $passage->isStill(...));
+        $cells = $transition->mesh->cells;
+        $still = array_filter(array_keys($cells), $transition->isStill(...));
         if (! $all) {
             $bent = [];
-            foreach ($passage->mesh->hinges as $hinge) {
+            foreach ($transition->mesh->hinges as $hinge) {
                 if ($hinge['start'] !== $hinge['end']) {
                     $bent[$hinge['a']] = $bent[$hinge['b']] = true;
                 }
             }
-            $polygons = $passage->laid(false);
+            $polygons = $transition->laid(false);
             usort($still, static fn (int $i, int $j): int => [
                 count(array_intersect_key(array_flip($cells[$i]), $bent)),
                 -$polygons[$i]->area(),
@@ -151,13 +151,13 @@ final class Relaxed
      * @param  array<int, bool>  $fixed
      * @return array<int, array{float, float, float, float}> weak pulls on what stays, against drifting
      */
-    private static function anchors(Passage $passage, array $nodeOf, array $fixed): array
+    private static function anchors(Transition $transition, array $nodeOf, array $fixed): array
     {
         $anchors = [];
-        foreach ($passage->mesh->cells as $cell => $loop) {
-            foreach ($passage->isStill($cell) ? $loop : [] as $vertex) {
+        foreach ($transition->mesh->cells as $cell => $loop) {
+            foreach ($transition->isStill($cell) ? $loop : [] as $vertex) {
                 if (! $fixed[$nodeOf[$vertex]]) {
-                    $anchors[$nodeOf[$vertex]] = [self::ANCHOR, ...$passage->start[$vertex]];
+                    $anchors[$nodeOf[$vertex]] = [self::ANCHOR, ...$transition->start[$vertex]];
                 }
             }
         }
@@ -171,19 +171,19 @@ final class Relaxed
      * @param  array<int, int>  $nodeOf
      * @return array<int, array{float, float, float, float}>
      */
-    private static function ridge(Passage $passage, array $nodeOf): array
+    private static function ridge(Transition $transition, array $nodeOf): array
     {
         $still = [];
-        foreach ($passage->mesh->cells as $cell => $loop) {
-            $still += $passage->isStill($cell) ? array_fill_keys($loop, true) : [];
+        foreach ($transition->mesh->cells as $cell => $loop) {
+            $still += $transition->isStill($cell) ? array_fill_keys($loop, true) : [];
         }
-        $ridges = new Ridges($passage->mesh);
+        $ridges = new Ridges($transition->mesh);
         $pulls = [];
-        foreach ($passage->mesh->hinges as $hinge) {
+        foreach ($transition->mesh->hinges as $hinge) {
             if (Ridges::turns($hinge) || $ridges->goOnIn($hinge)) {
                 foreach ([$hinge['a'], $hinge['b']] as $vertex) {
                     if (isset($still[$vertex])) {
-                        $pulls[$nodeOf[$vertex]] = [self::RIDGE, ...$passage->start[$vertex]];
+                        $pulls[$nodeOf[$vertex]] = [self::RIDGE, ...$transition->start[$vertex]];
                     }
                 }
             }

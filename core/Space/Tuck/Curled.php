@@ -8,7 +8,7 @@ use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
 use Cathedra\Core\Geometry\Segment;
-use Cathedra\Core\Space\Passage;
+use Cathedra\Core\Space\Transition;
 use Cathedra\Core\Space\Turn\HalfTurn;
 use Cathedra\Core\Space\Turn\RigidTurn;
 use Cathedra\Core\Space\Turn\Rounds;
@@ -45,7 +45,7 @@ final readonly class Curled
      * @param  array<int, true>  $wing  by vertex
      */
     private function __construct(
-        public Passage $passage,
+        public Transition $transition,
         private Line $mouth,
         private int $up,
         private TipLoop $loop,
@@ -56,7 +56,7 @@ final readonly class Curled
     }
 
     /** Null where it is not such a tuck. */
-    public static function of(Passage $flat, HalfTurn $turn): ?self
+    public static function of(Transition $flat, HalfTurn $turn): ?self
     {
         if (count($turn->parts) !== 1) {
             return null;
@@ -90,7 +90,7 @@ final readonly class Curled
         $closed = self::closedEdges(bent: $bent, isFront: $isFront, mouth: $mouth, hasWing: $wing !== [], near: $near);
 
         return $closed === null ? null : new self(
-            passage: $bent,
+            transition: $bent,
             mouth: $mouth,
             up: $up ? 1 : -1,
             loop: $loop,
@@ -105,7 +105,7 @@ final readonly class Curled
     {
         foreach (self::BULGES as $bulge) {
             foreach ($this->wing === [] ? [0] : self::ASIDE as $degrees) {
-                yield $this->frames($bulge * $this->passage->mesh->side, deg2rad($degrees));
+                yield $this->frames($bulge * $this->transition->mesh->side, deg2rad($degrees));
             }
         }
     }
@@ -125,7 +125,7 @@ final readonly class Curled
             $share = $i / self::OPENING;
             $frames[] = $this->at($moments[count($moments) - 1], $bulge * $share, $aside * $share);
         }
-        $frames[] = $this->passage->end;
+        $frames[] = $this->transition->end;
 
         return $frames;
     }
@@ -137,7 +137,7 @@ final readonly class Curled
      * @param  array<int, int>  $tip
      * @param  array<int, int>  $front
      */
-    private static function isCovered(Passage $flat, array $tip, array $front, bool $up): bool
+    private static function isCovered(Transition $flat, array $tip, array $front, bool $up): bool
     {
         $own = array_flip([...$tip, ...$front]);
         $isFront = array_flip($front);
@@ -161,12 +161,12 @@ final readonly class Curled
     }
 
     /**
-     * The passage cut into the strips of the tip, and the front into pieces that can bend.
+     * The transition cut into the strips of the tip, and the front into pieces that can bend.
      *
-     * @param  array<int, int>  $tip  cells of the flat passage
+     * @param  array<int, int>  $tip  cells of the flat transition
      * @param  array<int, int>  $front
      */
-    private static function cut(Passage $flat, Line $mouth, TipLoop $loop, array $tip, array $front): Passage
+    private static function cut(Transition $flat, Line $mouth, TipLoop $loop, array $tip, array $front): Transition
     {
         $reach = $loop->borders[count($loop->borders) - 1];
         $direction = $mouth->direction();
@@ -188,7 +188,7 @@ final readonly class Curled
         );
         [$tipFaces, $frontFaces] = [$of($tip), $of($front)];
 
-        return Passage::between(
+        return Transition::between(
             $flat->before,
             $flat->after,
             static fn (int $face): array => array_map(
@@ -199,12 +199,12 @@ final readonly class Curled
     }
 
     /**
-     * Cells of the bent passage that are pieces of cells of the flat one.
+     * Cells of the bent transition that are pieces of cells of the flat one.
      *
      * @param  array<int, int>  $cells
      * @return array<int, true> by cell
      */
-    private static function lieIn(Passage $flat, Passage $bent, array $cells): array
+    private static function lieIn(Transition $flat, Transition $bent, array $cells): array
     {
         $found = [];
         $laid = $flat->laid(false);
@@ -230,7 +230,7 @@ final readonly class Curled
      * @return list<Segment>|null
      */
     private static function closedEdges(
-        Passage $bent,
+        Transition $bent,
         array $isFront,
         Line $mouth,
         bool $hasWing,
@@ -258,7 +258,7 @@ final readonly class Curled
      * @param  list<Segment>  $closed
      * @return array<int, float> by vertex, 0 to 1
      */
-    private static function bulges(Passage $bent, array $vertices, array $closed): array
+    private static function bulges(Transition $bent, array $vertices, array $closed): array
     {
         $off = [];
         foreach ($vertices as $vertex) {
@@ -280,7 +280,7 @@ final readonly class Curled
      */
     private function at(array $headings, float $bulge, float $aside): array
     {
-        $at = $this->passage->start;
+        $at = $this->transition->start;
         foreach ($this->cover as $vertex => $share) {
             $at[$vertex] = [$at[$vertex][0], $at[$vertex][1], $this->up * $bulge * $share];
         }
@@ -293,8 +293,8 @@ final readonly class Curled
             $y = $borders[$strip][0] + $into * cos($headings[$strip]);
             $z = $borders[$strip][1] + $into * sin($headings[$strip]);
             $at[$vertex] = [
-                $this->passage->start[$vertex][0] + $normal->x * ($y - $out),
-                $this->passage->start[$vertex][1] + $normal->y * ($y - $out),
+                $this->transition->start[$vertex][0] + $normal->x * ($y - $out),
+                $this->transition->start[$vertex][1] + $normal->y * ($y - $out),
                 $this->up * $z,
             ];
         }
@@ -307,17 +307,17 @@ final readonly class Curled
      * @param  array<int, int>  $cells
      * @return array<int, Point>
      */
-    private static function corners(Passage $passage, array $cells): array
+    private static function corners(Transition $transition, array $cells): array
     {
         return array_map(
-            static fn (int $v): Point => self::point($passage, $v),
-            array_merge(...array_map(static fn (int $c): array => $passage->mesh->cells[$c], $cells)),
+            static fn (int $v): Point => self::point($transition, $v),
+            array_merge(...array_map(static fn (int $c): array => $transition->mesh->cells[$c], $cells)),
         );
     }
 
-    private static function point(Passage $passage, int $vertex): Point
+    private static function point(Transition $transition, int $vertex): Point
     {
-        [$x, $y] = $passage->start[$vertex];
+        [$x, $y] = $transition->start[$vertex];
 
         return new Point($x, $y);
     }

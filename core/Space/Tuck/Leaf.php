@@ -8,7 +8,7 @@ use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Geometry\Polygon;
 use Cathedra\Core\Numeric\Union;
-use Cathedra\Core\Space\Passage;
+use Cathedra\Core\Space\Transition;
 
 /**
  * A piece of folded paper that hangs on one line only, of creases or of a bend: it can be opened about that line as it
@@ -40,20 +40,20 @@ final readonly class Leaf
      * @param  Line|null  $bend  a line along which the mesh is cut, too
      * @return list<self> the smallest first
      */
-    public static function all(Passage $passage, array $through, ?Line $bend = null): array
+    public static function all(Transition $transition, array $through, ?Line $bend = null): array
     {
         $leaves = [];
-        $layers = [$passage->layers(false), $passage->layers(true)];
-        $area = array_map(static fn (Polygon $p): float => $p->area(), $passage->laid(false));
-        foreach ([...self::lines($passage), ...($bend === null ? [] : [$bend])] as $line) {
-            foreach (self::parts($passage, $line, $line === $bend) as $cells) {
-                $side = self::side($passage, $cells, $line);
+        $layers = [$transition->layers(false), $transition->layers(true)];
+        $area = array_map(static fn (Polygon $p): float => $p->area(), $transition->laid(false));
+        foreach ([...self::lines($transition), ...($bend === null ? [] : [$bend])] as $line) {
+            foreach (self::parts($transition, $line, $line === $bend) as $cells) {
+                $side = self::side($transition, $cells, $line);
                 $share = array_sum(array_intersect_key($area, array_flip($cells))) / array_sum($area);
                 if ($side === 0 || $share > self::MOST) {
                     continue;
                 }
                 $vertices = array_values(array_unique(array_merge(...array_map(
-                    static fn (int $c): array => $passage->mesh->cells[$c],
+                    static fn (int $c): array => $transition->mesh->cells[$c],
                     $cells,
                 ))));
                 foreach ([true, false] as $up) {
@@ -75,15 +75,15 @@ final readonly class Leaf
     }
 
     /** @return list<Line> that carry creases which stay folded, as they lie before */
-    private static function lines(Passage $passage): array
+    private static function lines(Transition $transition): array
     {
         $lines = [];
-        $near = $passage->before->tolerance->aside;
-        foreach ($passage->mesh->hinges as $hinge) {
+        $near = $transition->before->tolerance->aside;
+        foreach ($transition->mesh->hinges as $hinge) {
             if ($hinge['start'] === 0.0 || $hinge['start'] !== $hinge['end']) {
                 continue;
             }
-            [$a, $b] = [self::point($passage, $hinge['a']), self::point($passage, $hinge['b'])];
+            [$a, $b] = [self::point($transition, $hinge['a']), self::point($transition, $hinge['b'])];
             foreach ($lines as $known) {
                 if (max(abs($known->distanceTo($a)), abs($known->distanceTo($b))) < $near) {
                     continue 2;
@@ -97,14 +97,14 @@ final readonly class Leaf
     }
 
     /** @return list<array<int, int>> what hangs together apart from the creases on the line, or a bend along it */
-    private static function parts(Passage $passage, Line $line, bool $isBend): array
+    private static function parts(Transition $transition, Line $line, bool $isBend): array
     {
         $union = new Union();
-        $near = $passage->before->tolerance->aside;
-        foreach ($passage->mesh->hinges as $hinge) {
+        $near = $transition->before->tolerance->aside;
+        foreach ($transition->mesh->hinges as $hinge) {
             $off = max(
-                abs($line->distanceTo(self::point($passage, $hinge['a']))),
-                abs($line->distanceTo(self::point($passage, $hinge['b']))),
+                abs($line->distanceTo(self::point($transition, $hinge['a']))),
+                abs($line->distanceTo(self::point($transition, $hinge['b']))),
             );
             $bends = $hinge['start'] === $hinge['end'] && ($isBend || $hinge['start'] !== 0.0);
             if (! $bends || $off > $near) {
@@ -112,7 +112,7 @@ final readonly class Leaf
             }
         }
         $parts = [];
-        foreach (array_keys($passage->mesh->cells) as $cell) {
+        foreach (array_keys($transition->mesh->cells) as $cell) {
             $parts[$union->root($cell)][] = $cell;
         }
 
@@ -124,13 +124,13 @@ final readonly class Leaf
      *
      * @param  array<int, int>  $cells
      */
-    private static function side(Passage $passage, array $cells, Line $line): int
+    private static function side(Transition $transition, array $cells, Line $line): int
     {
         $side = 0;
         foreach ($cells as $cell) {
-            foreach ($passage->mesh->cells[$cell] as $vertex) {
-                $off = $line->distanceTo(self::point($passage, $vertex));
-                if (abs($off) > $passage->before->tolerance->aside) {
+            foreach ($transition->mesh->cells[$cell] as $vertex) {
+                $off = $line->distanceTo(self::point($transition, $vertex));
+                if (abs($off) > $transition->before->tolerance->aside) {
                     if ($side === -($off <=> 0.0)) {
                         return 0;
                     }
@@ -164,9 +164,9 @@ final readonly class Leaf
         return array_values($found);
     }
 
-    private static function point(Passage $passage, int $vertex): Point
+    private static function point(Transition $transition, int $vertex): Point
     {
-        [$x, $y] = $passage->start[$vertex];
+        [$x, $y] = $transition->start[$vertex];
 
         return new Point($x, $y);
     }

@@ -6,7 +6,7 @@ namespace Cathedra\Core\Space\Tuck;
 
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
-use Cathedra\Core\Space\Passage;
+use Cathedra\Core\Space\Transition;
 use Cathedra\Core\Space\Turn\HalfTurn;
 use Cathedra\Core\Space\Turn\RigidTurn;
 
@@ -29,7 +29,7 @@ final readonly class Lifted
      * @param  float  $more  by which those over it are opened, radians
      */
     private function __construct(
-        private Passage $passage,
+        private Transition $transition,
         private HalfTurn $turn,
         private Leaf $leaf,
         private array $over,
@@ -42,11 +42,11 @@ final readonly class Lifted
      * @param  Line|null  $bend  a line along which the mesh is cut, too; then only leaves that bend there are opened
      * @return iterable<self>
      */
-    public static function ways(Passage $passage, HalfTurn $turn, ?Line $bend = null): iterable
+    public static function ways(Transition $transition, HalfTurn $turn, ?Line $bend = null): iterable
     {
         $moving = array_merge(...array_column($turn->parts, 'cells'));
         $blocking = $turn->blockedBy();
-        $leaves = Leaf::all($passage, $moving, $bend);
+        $leaves = Leaf::all($transition, $moving, $bend);
         foreach ($leaves as $leaf) {
             $hangs = array_intersect($moving, $leaf->cells);
             // all that moves hangs on it, or nothing does and it holds all that is in the way
@@ -58,7 +58,7 @@ final readonly class Lifted
             }
             $over = self::leavesOver($leaf, $leaves, $moving);
             if ($over === null || ! self::isInOrder(
-                passage: $passage,
+                transition: $transition,
                 leaf: $leaf,
                 over: $over,
                 moving: $moving,
@@ -70,7 +70,7 @@ final readonly class Lifted
                 foreach ($over === [] ? [0] : self::MORE as $more) {
                     $further = min(150, $degrees + $more);
                     yield new self(
-                        passage: $passage,
+                        transition: $transition,
                         turn: $turn,
                         leaf: $leaf,
                         over: $over,
@@ -118,15 +118,20 @@ final readonly class Lifted
      * @param  array<int, int>  $moving
      * @param  array<int, int>  $blocking
      */
-    private static function isInOrder(Passage $passage, Leaf $leaf, array $over, array $moving, array $blocking): bool
-    {
+    private static function isInOrder(
+        Transition $transition,
+        Leaf $leaf,
+        array $over,
+        array $moving,
+        array $blocking,
+    ): bool {
         $carries = array_intersect($moving, $leaf->cells) !== [];
         if ($carries && array_intersect($blocking, $leaf->cells) !== []) {
             return false;
         }
         $opens = array_fill_keys(array_merge($carries ? [] : $leaf->cells, ...array_column($over, 'cells')), true);
         $own = array_fill_keys([...$moving, ...($carries ? $leaf->cells : [])], true);
-        foreach ([$passage->layers(false), $passage->layers(true)] as $layers) {
+        foreach ([$transition->layers(false), $transition->layers(true)] as $layers) {
             foreach ($moving as $cell) {
                 foreach ($layers[$cell] ?? [] as $other => $isOver) {
                     // over it toward the side to which the leaf opens
@@ -180,7 +185,7 @@ final readonly class Lifted
     private function reach(Leaf $leaf): float
     {
         return max(0.0, ...array_map(function (int $vertex) use ($leaf): float {
-            [$x, $y] = $this->passage->start[$vertex];
+            [$x, $y] = $this->transition->start[$vertex];
 
             return abs($leaf->axis->distanceTo(new Point($x, $y)));
         }, $leaf->vertices));

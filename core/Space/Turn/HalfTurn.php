@@ -7,7 +7,7 @@ namespace Cathedra\Core\Space\Turn;
 use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Numeric\Union;
-use Cathedra\Core\Space\Passage;
+use Cathedra\Core\Space\Transition;
 
 /**
  * The motion of a simple fold: every part that moves is mirrored in a line of creases beside paper that stays, and
@@ -21,50 +21,50 @@ final readonly class HalfTurn
      * @param  array<int, Part>  $parts  axis: its positive side lifts
      * @param  array<int, int>  $turns  by part: in which round it turns; those of a round turn together
      */
-    private function __construct(private Passage $passage, public array $parts, private array $turns)
+    private function __construct(private Transition $transition, public array $parts, private array $turns)
     {
     }
 
     /** Null when it is no simple fold: paper slides, or turns about more than one line. */
-    public static function of(Passage $passage): ?self
+    public static function of(Transition $transition): ?self
     {
-        if ($passage->isRigid()) {
+        if ($transition->isRigid()) {
             return null;
         }
-        foreach (array_slice($passage->motions, 1) as $motion) {
+        foreach (array_slice($transition->motions, 1) as $motion) {
             if ($motion->keepsOrientation()) {
                 return null;
             }
         }
         $union = new Union();
-        foreach ($passage->mesh->hinges as $hinge) {
+        foreach ($transition->mesh->hinges as $hinge) {
             if ($hinge['start'] === $hinge['end']) {
                 $union->join($hinge['left'], $hinge['right']);
             }
         }
         $parts = [];
-        foreach (array_keys($passage->mesh->cells) as $cell) {
-            if (! $passage->isStill($cell)) {
+        foreach (array_keys($transition->mesh->cells) as $cell) {
+            if (! $transition->isStill($cell)) {
                 $parts[$union->root($cell)][] = $cell;
             }
         }
         $turns = [];
         foreach ($parts as $cells) {
-            $axis = self::axis($passage, $cells);
+            $axis = self::axis($transition, $cells);
             if ($axis === null) {
                 return null;
             }
             // layers that turn about one line to one side go as one stack
-            $lifts = Rounds::liftsUp($passage, ['cells' => $cells, 'axis' => $axis]) ? 'up' : 'down';
-            $key = $passage->motionOf[$cells[0]].$lifts;
+            $lifts = Rounds::liftsUp($transition, ['cells' => $cells, 'axis' => $axis]) ? 'up' : 'down';
+            $key = $transition->motionOf[$cells[0]].$lifts;
             $axis = $turns[$key]['axis'] ?? $axis;
             $turns[$key] = ['cells' => [...$turns[$key]['cells'] ?? [], ...$cells], 'axis' => $axis];
         }
         $turns = array_values($turns);
 
-        $rounds = Rounds::of($passage, $turns);
+        $rounds = Rounds::of($transition, $turns);
 
-        return $rounds === null ? null : new self($passage, $turns, $rounds);
+        return $rounds === null ? null : new self($transition, $turns, $rounds);
     }
 
     /** How many rounds there are, one after the other. */
@@ -81,15 +81,15 @@ final readonly class HalfTurn
     public function at(float $t): array
     {
         if ($t >= 1.0) {
-            return $this->passage->end;
+            return $this->transition->end;
         }
-        $at = $this->passage->start;
+        $at = $this->transition->start;
         foreach ($this->parts as $part => ['cells' => $cells, 'axis' => $axis]) {
             $share = min(1.0, max(0.0, $t * $this->rounds() - $this->turns[$part]));
             $own = [];
             foreach ($cells as $cell) {
-                foreach ($this->passage->mesh->cells[$cell] as $vertex) {
-                    $own[$vertex] = $this->passage->start[$vertex];
+                foreach ($this->transition->mesh->cells[$cell] as $vertex) {
+                    $own[$vertex] = $this->transition->start[$vertex];
                 }
             }
             $at = RigidTurn::about($own, $axis, M_PI * $share) + $at;
@@ -108,9 +108,9 @@ final readonly class HalfTurn
     {
         $blocking = [];
         $moving = array_merge(...array_column($this->parts, 'cells'));
-        $layers = [$this->passage->layers(false), $this->passage->layers(true)];
+        $layers = [$this->transition->layers(false), $this->transition->layers(true)];
         foreach ($this->parts as $part) {
-            $up = Rounds::liftsUp($this->passage, $part);
+            $up = Rounds::liftsUp($this->transition, $part);
             foreach ($layers as $over) {
                 foreach ($part['cells'] as $cell) {
                     foreach ($over[$cell] ?? [] as $other => $isOver) {
@@ -131,8 +131,8 @@ final readonly class HalfTurn
         $far = 0.0;
         foreach ($this->parts as ['cells' => $cells, 'axis' => $axis]) {
             foreach ($cells as $cell) {
-                foreach ($this->passage->mesh->cells[$cell] as $vertex) {
-                    [$x, $y] = $this->passage->start[$vertex];
+                foreach ($this->transition->mesh->cells[$cell] as $vertex) {
+                    [$x, $y] = $this->transition->start[$vertex];
                     $far = max($far, M_PI * abs($axis->distanceTo(new Point($x, $y))));
                 }
             }
@@ -146,13 +146,13 @@ final readonly class HalfTurn
      *
      * @param  array<int, int>  $cells
      */
-    private static function axis(Passage $passage, array $cells): ?Line
+    private static function axis(Transition $transition, array $cells): ?Line
     {
-        $mesh = $passage->mesh;
+        $mesh = $transition->mesh;
         $inside = array_fill_keys($cells, true);
-        $motion = $passage->motionOf[$cells[0]];
-        $line = Slide::axisOf($passage->motions[$motion]);
-        $near = $passage->before->tolerance->aside;
+        $motion = $transition->motionOf[$cells[0]];
+        $line = Slide::axisOf($transition->motions[$motion]);
+        $near = $transition->before->tolerance->aside;
         $up = null;
         foreach ($mesh->hinges as $hinge) {
             $isIn = [isset($inside[$hinge['left']]), isset($inside[$hinge['right']])];
@@ -161,13 +161,13 @@ final readonly class HalfTurn
             }
             $still = $isIn[0] ? $hinge['right'] : $hinge['left'];
             foreach ([$hinge['a'], $hinge['b']] as $vertex) {
-                [$x, $y] = $passage->start[$vertex];
+                [$x, $y] = $transition->start[$vertex];
                 $off = $line?->distanceTo(new Point($x, $y)) ?? INF;
-                if (abs($off) > $near || ! $passage->isStill($still)) {
+                if (abs($off) > $near || ! $transition->isStill($still)) {
                     return null;
                 }
             }
-            $way = $passage->showsFront($still, false) === $hinge['start'] + $hinge['end'] > 0;
+            $way = $transition->showsFront($still, false) === $hinge['start'] + $hinge['end'] > 0;
             if ($up !== null && $up !== $way) {
                 return null;
             }
@@ -179,7 +179,7 @@ final readonly class HalfTurn
         $first = $mesh->cells[$cells[0]];
         $out = 0.0;
         foreach ($first as $vertex) {
-            [$x, $y] = $passage->start[$vertex];
+            [$x, $y] = $transition->start[$vertex];
             $distance = $line->distanceTo(new Point($x, $y));
             $out = abs($distance) > abs($out) ? $distance : $out;
         }

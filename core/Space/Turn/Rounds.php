@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Cathedra\Core\Space\Turn;
 
 use Cathedra\Core\Geometry\Point;
-use Cathedra\Core\Space\Passage;
+use Cathedra\Core\Space\Transition;
 
 /**
  * In which order the parts of a simple fold must turn: what lies on another one leaves first, what comes to lie on
@@ -19,13 +19,13 @@ final readonly class Rounds
      * @param  array<int, Part>  $parts
      * @return array<int, int>|null  by part; null when two parts would have to wait for one another
      */
-    public static function of(Passage $passage, array $parts): ?array
+    public static function of(Transition $transition, array $parts): ?array
     {
         $first = [];
-        $layers = count($parts) < 2 ? [[], []] : [$passage->layers(false), $passage->layers(true)];
+        $layers = count($parts) < 2 ? [[], []] : [$transition->layers(false), $transition->layers(true)];
         foreach ($parts as $i => $one) {
             foreach ($parts as $j => $other) {
-                if ($i !== $j && self::mustWait($passage, $layers, $one, $other)) {
+                if ($i !== $j && self::mustWait($transition, $layers, $one, $other)) {
                     $first[$i][] = $j;
                 }
             }
@@ -53,10 +53,10 @@ final readonly class Rounds
      * @param  Part  $one
      * @param  Part  $other
      */
-    private static function mustWait(Passage $passage, array $layers, array $one, array $other): bool
+    private static function mustWait(Transition $transition, array $layers, array $one, array $other): bool
     {
-        $up = self::liftsUp($passage, $one);
-        if ($up !== self::liftsUp($passage, $other)) {
+        $up = self::liftsUp($transition, $one);
+        if ($up !== self::liftsUp($transition, $other)) {
             return false; // on either side of the table
         }
         foreach ($one['cells'] as $c) {
@@ -75,13 +75,13 @@ final readonly class Rounds
      *
      * @param  Part  $part
      */
-    public static function liftsUp(Passage $passage, array $part): bool
+    public static function liftsUp(Transition $transition, array $part): bool
     {
         foreach ($part['cells'] as $cell) {
-            foreach ($passage->mesh->cells[$cell] as $vertex) {
-                [$x, $y] = $passage->start[$vertex];
+            foreach ($transition->mesh->cells[$cell] as $vertex) {
+                [$x, $y] = $transition->start[$vertex];
                 $out = $part['axis']->distanceTo(new Point($x, $y));
-                if (abs($out) > $passage->before->tolerance->aside) {
+                if (abs($out) > $transition->before->tolerance->aside) {
                     return $out > 0;
                 }
             }

@@ -1812,8 +1812,8 @@ export interface components {
             display: string[];
             /** @description how it is used when it is finished, by the ways taken */
             play: string[];
-            /** @description places where the lead chooses: ways that end alike, or options that may end differently */
-            routes: {
+            /** @description stretches that can be taught in several ways */
+            passages: {
                 name: string;
                 question: string | null;
                 /** @description all ways end in the same state; options of a choice may not */
@@ -1824,7 +1824,7 @@ export interface components {
                 last: number;
                 /** @description its steps, and later ones that hold for the chosen way only */
                 steps: number[];
-                ways: {
+                options: {
                     key: string;
                     title: string;
                     /** @description for whom, and why; of choices */

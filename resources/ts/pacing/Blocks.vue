@@ -59,7 +59,7 @@ function place(key: string, before: string | null) {
   refused.value = makesSense(order.map((block) => block.key)) ? '' : t('blocks.refused')
   if (refused.value) return
   blocks.value = order
-  save()
+  void save()
 }
 /** One place on among those that are in the lesson. */
 async function step(block: Block, by: 1 | -1) {
@@ -74,18 +74,18 @@ async function step(block: Block, by: 1 | -1) {
 function lengthen(block: Block, by: number) {
   if (isFolding(block)) return
   block.minutes = Math.min(180, Math.max(0, minutes(block) + by))
-  save()
+  void save()
 }
 function asUsual(block: Block) {
   block.minutes = null
-  save()
+  void save()
 }
 function take(block: Block) {
   if (block.key === 'squaring') emit('change', { square_in_lesson: true })
   else if (block.key === 'decorate') emit('change', { decorate: 'after' })
   else {
     block.minutes = block.usual
-    save()
+    void save()
   }
 }
 function leave(block: Block) {
@@ -93,7 +93,7 @@ function leave(block: Block) {
   else if (block.key === 'decorate') emit('change', { decorate: 'none' })
   else {
     block.minutes = ['talk', 'display'].includes(block.key) ? null : 0
-    save()
+    void save()
   }
 }
 

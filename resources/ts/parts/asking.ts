@@ -1,10 +1,6 @@
 import { readonly, shallowRef } from 'vue'
+import type { Difference } from '../api/saving'
 
-export interface Difference {
-  field: string
-  theirs: string
-  yours: string
-}
 export interface Question {
   title: string
   text: string

@@ -44,8 +44,8 @@ const teacher = (kind: string) => (models.data.value ?? []).find((m) => m.slug !
 const moving = ref<Shown>()
 /** Steps of which somebody wants to know what goes wrong. */
 const asked = reactive(new Set<number>())
-const choose = (route: string, way: string) => {
-  ways.value = { ...ways.value, [route]: way }
+const choose = (passage: string, way: string) => {
+  ways.value = { ...ways.value, [passage]: way }
 }
 </script>
 
@@ -127,7 +127,13 @@ const choose = (route: string, way: string) => {
         <p v-for="caution in model.data.value.cautions" :key="caution" class="caution">{{ caution }}</p>
       </div>
     </section>
-    <WaysOfTeaching v-if="model.data.value.routes.length" :slug="slug" :ways="ways" v-bind="colours" @choose="choose" />
+    <WaysOfTeaching
+      v-if="model.data.value.passages.length"
+      :slug="slug"
+      :ways="ways"
+      v-bind="colours"
+      @choose="choose"
+    />
     <h2 class="mt-6 mb-3">{{ t('shelf.ease') }}</h2>
     <ol class="steps list">
       <li

@@ -7,7 +7,7 @@ import Measures from '../paper/Measures.vue'
 import { clock, day } from '../parts/clock'
 import FinishMark from '../parts/FinishMark.vue'
 import { type Finish, isFinished, type Outcome } from './log/outcomes'
-import { useDeeds } from './queue/deeds'
+import { useOutbox } from './outbox/outbox'
 import RefusedDeeds from './RefusedDeeds.vue'
 import { useLessonLog } from './useLessonLog'
 import WaysFolded from '../ways/WaysFolded.vue'
@@ -20,7 +20,7 @@ import WhatNext from './WhatNext.vue'
 const props = defineProps<{ lesson: LessonData }>()
 const { t } = useI18n()
 const cache = useQueryClient()
-const deeds = useDeeds()
+const outbox = useOutbox()
 const { log, outcomes, standing, add, waiting, newest } = useLessonLog(
   () => props.lesson.card.id,
   () => props.lesson,
@@ -36,7 +36,7 @@ const said = (o?: Outcome) =>
   !o ? t('keep.none') : o[0] === 'stopped' ? t('keep.stoppedAt', { n: o[1] }) : t(`keep.outcome.${o[0]}`)
 const nameOf = (learner: number) => props.lesson.group.learners.find((l) => l.id === learner)?.name ?? ''
 const titleOf = (name: string) => props.lesson.models.find((m) => m.slug === name)?.title ?? name
-const refused = computed(() => deeds.aside.value.filter((deed) => deed.lesson === props.lesson.card.id))
+const refused = computed(() => outbox.refused.value.filter((deed) => deed.lesson === props.lesson.card.id))
 
 /** Of whom nothing is recorded though the lesson has ended; what they all did is said with one press. */
 const others = computed(() =>
@@ -93,7 +93,7 @@ watch([waiting, newest], ([left], [before]) => {
       >
     </div>
     <p v-if="lesson.card.status !== 'taught'" class="quiet">{{ t('keep.untaughtText') }}</p>
-    <RefusedDeeds :deeds="refused" @again="deeds.again" @drop="deeds.drop" />
+    <RefusedDeeds :deeds="refused" @again="outbox.again" @drop="outbox.drop" />
     <section v-if="standing.late.length" class="sheet late" role="status">
       <p>
         <b>{{ t('keep.late', { n: standing.late.length }) }}</b>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
-import type { StoredDeed } from './queue/store'
+import type { StoredDeed } from './outbox/store'
 
 /** Deeds the server refused, with its reason: nothing is dropped but by hand. */
 defineProps<{ deeds: readonly StoredDeed[] }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
-import type { Seat } from './useStage'
+import type { Seat } from './useSeats'
 
 /** Seats as sheets of paper: a turned corner means this step is done. */
 defineProps<{ seats: Seat[]; at: number }>()

@@ -17,7 +17,8 @@ import StepGuidance from './StepGuidance.vue'
 import StepShown from './StepShown.vue'
 import StepThread from './StepThread.vue'
 import type { StageLog } from './useLessonLog'
-import { type Mark, useStage } from './useStage'
+import { useStage } from './useStage'
+import type { Mark } from './useStageDeeds'
 
 const props = defineProps<{
   id: number
@@ -274,7 +275,7 @@ const LONG = 90
         </button>
       </div>
       <SeatPlan :seats="seats" :at="Math.min(at, total)" @tap="tap" />
-      <RouterLink v-if="model.routes.length && !rehearsed" class="ways" :to="otherWays">
+      <RouterLink v-if="model.passages.length && !rehearsed" class="ways" :to="otherWays">
         {{ t('stage.ways') }} <kbd class="key">W</kbd>
       </RouterLink>
       <button

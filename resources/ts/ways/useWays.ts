@@ -1,31 +1,23 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { answer, client, type LessonData, Problem, type Ways } from '../api/client'
+import { answer, client, type LessonData } from '../api/client'
 import { useSaveLesson } from '../api/lessons'
-import { useWaysOfLesson, waysOfLesson } from './ways'
-import { deviceName } from '../teaching/queue/device'
-import { seen, useDeeds } from '../teaching/queue/deeds'
-import { useLessonLog } from '../teaching/useLessonLog'
 import { inputOf, modelsWith } from '../lessons/input'
+import { useOutbox } from '../teaching/outbox/outbox'
+import { useLessonLog } from '../teaching/useLessonLog'
+import { changeWays, Unsent } from './changing'
+import { usePicked } from './usePicked'
 
 /**
  * The ways in which a model of a lesson is taught: those it is set to, those thought of, and setting them. A lesson
- * that is planned is saved; one that is being taught gets an event for each passage, after every mark this device still
- * has, so that marks keep their place.
+ * that is planned is saved; one that is being taught gets an event for each passage.
  */
 export function useWays(id: () => number, slug: () => string, lesson: () => LessonData | undefined) {
   const cache = useQueryClient()
-  const deeds = useDeeds()
+  const outbox = useOutbox()
   const save = useSaveLesson()
-  /** what was chosen here, by passage */
-  const picked = ref<Ways>({})
-  const set = computed<Ways>(() => lesson()?.models.find((model) => model.slug === slug())?.ways ?? {})
-  const thought = computed<Ways | undefined>(() =>
-    Object.keys(picked.value).length === 0 ? undefined : { ...set.value, ...picked.value },
-  )
-  const own = useWaysOfLesson(id, slug, undefined)
-  const asked = useWaysOfLesson(id, slug, thought)
-  const { standing, waiting } = useLessonLog(id, lesson)
+  const { picked, all, own, asked, passageOf, choose } = usePicked(id, slug, lesson)
+  const { standing } = useLessonLog(id, lesson)
   const status = computed(() => {
     const { ended_ms, started_ms } = standing.value
     return ended_ms !== null ? 'taught' : started_ms !== null ? 'teaching' : 'planned'
@@ -35,7 +27,7 @@ export function useWays(id: () => number, slug: () => string, lesson: () => Less
 
   /** The step until which this passage can still be shown another way, where the group is past it; else null. */
   function past(passage: string): number | null {
-    const options = own.data.value?.passages.find((one) => one.name === passage)?.options ?? []
+    const options = passageOf(passage)?.options ?? []
     const parts = Math.min(...options.flatMap((one) => one.change?.spans[0]?.first ?? []))
     return status.value === 'teaching' && standing.value.step > parts ? parts : null
   }
@@ -43,78 +35,43 @@ export function useWays(id: () => number, slug: () => string, lesson: () => Less
   async function setPlanned(data: LessonData) {
     const passages = own.data.value?.passages.filter((one) => one.name in picked.value) ?? []
     const first = Math.min(...passages.map((one) => one.first))
-    const models = modelsWith(data, slug(), picked.value, first)
-    await save.mutateAsync({ id: id(), body: inputOf(data, { models }) })
+    await save.mutateAsync({ id: id(), body: inputOf(data, { models: modelsWith(data, slug(), picked.value, first) }) })
   }
 
-  /** One event for each passage: the count of steps after one is what the next is reckoned from. */
-  async function show(unsent: string) {
-    await deeds.send()
-    if (waiting.value > 0) throw new Problem(0, unsent, {})
-    for (const [passage, option] of Object.entries(picked.value)) {
-      const passages = (await waysOfLesson(id(), slug())).passages
-      const way = passages.find((one) => one.name === passage)?.options.find((one) => one.key === option)?.change
-      if (!way) continue
-      const event = {
-        key: crypto.randomUUID(),
-        kind: 'way-changed' as const,
-        // A name of its own: nobody counts by the new way before the server has told it, this tab neither.
-        device: `${deviceName()}.${crypto.randomUUID().slice(0, 8)}`,
-        device_ms: Date.now(),
-        after: seen.of(id()),
-        way,
-      }
-      const log = await answer(
-        client.POST('/api/lessons/{lesson}/events', {
-          params: { path: { lesson: id() } },
-          body: { after: seen.of(id()), events: [event] },
-        }),
-      )
-      seen.now(id(), log.newest)
+  /** Whether it was done; what stands in the way is in `problem`. */
+  async function tried(what: () => Promise<unknown>, unsent: string): Promise<boolean> {
+    problem.value = null
+    try {
+      await what()
+      return true
+    } catch (error) {
+      problem.value = error instanceof Unsent ? unsent : error instanceof Error ? error.message : String(error)
+      return false
     }
   }
 
-  /** Whether the lesson is taught like this now; what stands in the way is in `problem`. */
+  /** Whether the lesson is taught like this now. */
   async function teach(unsent: string): Promise<boolean> {
     const data = lesson()
     if (!data || busy.value) return false
     busy.value = true
-    problem.value = null
-    try {
-      if (thought.value) await (status.value === 'teaching' ? show(unsent) : setPlanned(data))
+    const done = await tried(async () => {
+      if (Object.keys(picked.value).length > 0)
+        await (status.value === 'teaching' ? changeWays(outbox, id(), slug(), picked.value) : setPlanned(data))
       picked.value = {}
-      return true
-    } catch (error) {
-      problem.value = error instanceof Error ? error.message : String(error)
-      return false
-    } finally {
-      await cache.invalidateQueries({ queryKey: ['lessons', id()] })
-      busy.value = false
-    }
+    }, unsent)
+    await cache.invalidateQueries({ queryKey: ['lessons', id()] })
+    busy.value = false
+    return done
   }
 
-  async function keep() {
-    problem.value = null
-    try {
-      await answer(
-        client.PUT('/api/models/{model}/ways', {
-          params: { path: { model: slug() } },
-          body: { ways: { ...set.value, ...picked.value } },
-        }),
-      )
-      await cache.invalidateQueries({ queryKey: ['me'] })
-      return true
-    } catch (error) {
-      problem.value = error instanceof Error ? error.message : String(error)
-      return false
-    }
-  }
-
-  const choose = (passage: string, option: string) => {
-    const now = own.data.value?.passages.find((one) => one.name === passage)?.options.find((one) => one.chosen)?.key
-    const others = Object.fromEntries(Object.entries(picked.value).filter(([name]) => name !== passage))
-    picked.value = now === option ? others : { ...others, [passage]: option }
-  }
+  /** Keeps these as the lead's own. */
+  const keep = () => tried(async () => {
+    await answer(client.PUT('/api/models/{model}/ways', {
+      params: { path: { model: slug() } }, body: { ways: all.value },
+    }))
+    await cache.invalidateQueries({ queryKey: ['me'] })
+  }, '')
 
   return { asked, own, status, picked, busy, problem, past, choose, teach, keep }
 }

@@ -12,7 +12,7 @@ use Cathedra\Core\Folding\Order\LayerOrder;
 use Cathedra\Core\Folding\Pattern;
 use Cathedra\Core\Folding\Pattern\Vertices;
 use Cathedra\Core\Folding\Reading\Anatomy;
-use Cathedra\Core\Folding\Reading\Shape;
+use Cathedra\Core\Folding\Reading\OutlineName;
 use Cathedra\Core\Folding\Sheet;
 use Cathedra\Core\Geometry\Isometry;
 use Cathedra\Core\Geometry\Point;
@@ -99,19 +99,19 @@ final class InvariantsTest extends TestCase
 
     public function testPlainShapeNames(): void
     {
-        $c = static fn (array ...$points): Shape => Shape::of(
+        $c = static fn (array ...$points): OutlineName => OutlineName::of(
             array_map(static fn (array $p): Point => new Point($p[0], $p[1]), array_values($points)),
             100.0,
         );
-        self::assertSame(Shape::Square, $c([0, 0], [10, 0], [10, 10], [0, 10]));
-        self::assertSame(Shape::SquareOnCorner, $c([0, -5], [5, 0], [0, 5], [-5, 0]));
-        self::assertSame(Shape::Oblong, $c([0, 0], [10, 0], [10, 4], [0, 4]));
-        self::assertSame(Shape::LongDiamond, $c([0, -10], [4, 0], [0, 10], [-4, 0]));
-        self::assertSame(Shape::Diamond, $c([0, -5], [4, 0], [0, 5], [-4, 0]));
-        self::assertSame(Shape::Kite, $c([0, -10], [4, 0], [0, 3], [-4, 0]));
-        self::assertSame(Shape::Trapezium, $c([0, 0], [10, 0], [7, 4], [2, 4]));
-        self::assertSame(Shape::FourSided, $c([0, 0], [10, 0], [8, 7], [1, 4]));
-        self::assertSame(Shape::ManySided, $c([0, 0], [4, 0], [6, 3], [5, 6], [2, 8], [-1, 6], [-2, 2]));
+        self::assertSame(OutlineName::Square, $c([0, 0], [10, 0], [10, 10], [0, 10]));
+        self::assertSame(OutlineName::SquareOnCorner, $c([0, -5], [5, 0], [0, 5], [-5, 0]));
+        self::assertSame(OutlineName::Oblong, $c([0, 0], [10, 0], [10, 4], [0, 4]));
+        self::assertSame(OutlineName::LongDiamond, $c([0, -10], [4, 0], [0, 10], [-4, 0]));
+        self::assertSame(OutlineName::Diamond, $c([0, -5], [4, 0], [0, 5], [-4, 0]));
+        self::assertSame(OutlineName::Kite, $c([0, -10], [4, 0], [0, 3], [-4, 0]));
+        self::assertSame(OutlineName::Trapezium, $c([0, 0], [10, 0], [7, 4], [2, 4]));
+        self::assertSame(OutlineName::FourSided, $c([0, 0], [10, 0], [8, 7], [1, 4]));
+        self::assertSame(OutlineName::ManySided, $c([0, 0], [4, 0], [6, 3], [5, 6], [2, 8], [-1, 6], [-2, 2]));
     }
 
     public function testLoosePointsAndClosedEnds(): void

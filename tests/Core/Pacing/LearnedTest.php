@@ -12,9 +12,9 @@ use Cathedra\Core\Pacing\Learning\Learned;
 use Cathedra\Core\Pacing\Learning\Mark;
 use Cathedra\Core\Pacing\Learning\Marks;
 use Cathedra\Core\Pacing\Rehearsal\Cast;
+use Cathedra\Core\Pacing\Rehearsal\PacedStep;
 use Cathedra\Core\Pacing\Rehearsal\Rehearsal;
-use Cathedra\Core\Pacing\Rehearsal\Setting;
-use Cathedra\Core\Pacing\Rehearsal\Step;
+use Cathedra\Core\Pacing\Rehearsal\RehearsedRoom;
 use Cathedra\Core\Pacing\Rehearsal\Trace;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
@@ -187,7 +187,7 @@ final class LearnedTest extends TestCase
                     range(1, 8),
                 );
                 $pace = exp($paces[$group] + $normal($own));
-                $setting = new Setting(
+                $setting = new RehearsedRoom(
                     learners: 10,
                     helpers: 2,
                     gate: 0.8,
@@ -197,7 +197,7 @@ final class LearnedTest extends TestCase
                     miss: 2.0,
                     bell: null,
                     steps: array_map(
-                        static fn (string $kind): Step => new Step(
+                        static fn (string $kind): PacedStep => new PacedStep(
                             demo: 20,
                             fold: 40 * exp($truth[$kind]),
                             stuck: 0.1,

@@ -8,9 +8,9 @@ use Cathedra\Core\Numeric\Normal;
 use Cathedra\Core\Pacing\BadPlan;
 use Cathedra\Core\Pacing\Rehearsal\Answer;
 use Cathedra\Core\Pacing\Rehearsal\Chance;
+use Cathedra\Core\Pacing\Rehearsal\PacedStep;
 use Cathedra\Core\Pacing\Rehearsal\Rehearsal;
-use Cathedra\Core\Pacing\Rehearsal\Setting;
-use Cathedra\Core\Pacing\Rehearsal\Step;
+use Cathedra\Core\Pacing\Rehearsal\RehearsedRoom;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
@@ -23,13 +23,13 @@ final class RehearsalTest extends TestCase
     /** Nobody differs and nobody gets stuck: 2 steps of 20 to show and 40 x 1.5 to fold are 80 each, 160 in all. */
     public function testWithoutChanceTheAnswerIsExact(): void
     {
-        $answer = self::play(self::room(12, 3, [new Step(
+        $answer = self::play(self::room(12, 3, [new PacedStep(
             demo: 20,
             fold: 40,
             stuck: 0,
             help: 30,
             checkpoint: false,
-        ), new Step(demo: 20, fold: 40, stuck: 0, help: 30, checkpoint: false)], [
+        ), new PacedStep(demo: 20, fold: 40, stuck: 0, help: 30, checkpoint: false)], [
             'factor' => 1.5,
             'bell' => 160.0,
         ]), 5);
@@ -41,7 +41,7 @@ final class RehearsalTest extends TestCase
         self::assertSame(['t_s' => 0.0, 'slowest' => 1, 'middle' => 1, 'fastest' => 1], $answer->wave[0]);
         self::assertSame(2, $answer->wave[20]['slowest'], 'at 80 s all are at the second step');
         self::assertSame([3, 2], [$answer->wave[40]['slowest'], $said['wave'][40]['slowest']], 'done; at the last');
-        self::assertSame(0.0, self::play(self::room(4, 1, [new Step(
+        self::assertSame(0.0, self::play(self::room(4, 1, [new PacedStep(
             demo: 1,
             fold: 1,
             stuck: 0,
@@ -56,20 +56,21 @@ final class RehearsalTest extends TestCase
      */
     public function testOneHelperServesThemOneAfterTheOther(): void
     {
-        $answer = self::play(self::room(5, 1, [new Step(demo: 10, fold: 40, stuck: 1, help: 30, checkpoint: true)]), 3);
+        $step = new PacedStep(demo: 10, fold: 40, stuck: 1, help: 30, checkpoint: true);
+        $answer = self::play(self::room(5, 1, [$step]), 3);
         self::assertSame(200.0, $answer->mean());
         self::assertEqualsWithDelta(1.0, $answer->queue, 1e-12);
         self::assertEqualsWithDelta(0.75, $answer->busy, 1e-12);
         self::assertEqualsWithDelta((80 + 110 + 140 + 170 + 200) / 5, $answer->learner, 1e-9);
         // with five helpers nobody waits; without any it takes twice as long as with one
-        self::assertSame(80.0, self::play(self::room(5, 5, [new Step(
+        self::assertSame(80.0, self::play(self::room(5, 5, [new PacedStep(
             demo: 10,
             fold: 40,
             stuck: 1,
             help: 30,
             checkpoint: true,
         )]), 3)->mean());
-        self::assertSame(350.0, self::play(self::room(5, 0, [new Step(
+        self::assertSame(350.0, self::play(self::room(5, 0, [new PacedStep(
             demo: 10,
             fold: 40,
             stuck: 1,
@@ -85,19 +86,19 @@ final class RehearsalTest extends TestCase
     public function testTheSlowestPaceDecidesWhereAllWait(): void
     {
         $sigma = 0.35;
-        $steps = [new Step(
+        $steps = [new PacedStep(
             demo: 20,
             fold: 60,
             stuck: 0,
             help: 0,
             checkpoint: false,
-        ), new Step(
+        ), new PacedStep(
             demo: 10,
             fold: 90,
             stuck: 0,
             help: 0,
             checkpoint: false,
-        ), new Step(demo: 5, fold: 30, stuck: 0, help: 0, checkpoint: true)];
+        ), new PacedStep(demo: 5, fold: 30, stuck: 0, help: 0, checkpoint: true)];
         $answer = self::play(self::room(20, 2, $steps, ['gate' => 1.0, 'between' => $sigma]), 4000);
         $slowest = 0.0;
         for ($i = 0; $i < 20000; $i++) {
@@ -128,7 +129,7 @@ final class RehearsalTest extends TestCase
             + ($most - $least) * $random->getInt(0, 1_000_000) / 1_000_000;
         $steps = [];
         for ($k = $random->getInt(1, 12); $k > 0; $k--) {
-            $steps[] = new Step(
+            $steps[] = new PacedStep(
                 demo: $any(0, 60),
                 fold: $any(5, 120),
                 stuck: $any(0, 0.6),
@@ -179,7 +180,7 @@ final class RehearsalTest extends TestCase
     /** Chance drawn by other means (Mersenne Twister, Box and Muller) gives the same means within their errors. */
     public function testItAgreesWithChanceOfAnotherKind(): void
     {
-        $steps = array_fill(0, 8, new Step(demo: 20, fold: 60, stuck: 0.15, help: 45, checkpoint: false));
+        $steps = array_fill(0, 8, new PacedStep(demo: 20, fold: 60, stuck: 0.15, help: 45, checkpoint: false));
         $setting = self::room(20, 1, $steps, ['gate' => 0.8, 'between' => 0.3, 'within' => 0.25, 'bell' => 1000.0]);
         $answer = self::play($setting, 2000);
         $random = new Randomizer(new Mt19937(5));
@@ -206,7 +207,7 @@ final class RehearsalTest extends TestCase
     /** Where all wait for all, one more helper never makes any run later; what is drawn stays the same. */
     public function testMoreHelpersAreNeverLaterRunByRun(): void
     {
-        $steps = array_fill(0, 6, new Step(demo: 20, fold: 60, stuck: 0.3, help: 60, checkpoint: false));
+        $steps = array_fill(0, 6, new PacedStep(demo: 20, fold: 60, stuck: 0.3, help: 60, checkpoint: false));
         $setting = self::room(15, 0, $steps, ['gate' => 1.0, 'between' => 0.3, 'within' => 0.3]);
         $chance = Rehearsal::chance($setting, 200, 3);
         $before = null;
@@ -238,7 +239,7 @@ final class RehearsalTest extends TestCase
     /** A low gate leaves demonstrations missed; the finish is U-shaped in it once missing costs enough. */
     public function testALowGateIsNotAlwaysBest(): void
     {
-        $steps = array_fill(0, 12, new Step(demo: 20, fold: 60, stuck: 0.15, help: 60, checkpoint: false));
+        $steps = array_fill(0, 12, new PacedStep(demo: 20, fold: 60, stuck: 0.15, help: 60, checkpoint: false));
         $setting = self::room(20, 1, $steps, ['between' => 0.35, 'within' => 0.25, 'miss' => 3.0]);
         $chance = Rehearsal::chance($setting, 300, 2);
         $at = static fn (float $gate): float => Rehearsal::of($setting->with(['gate' => $gate]), $chance)->mean();
@@ -248,13 +249,13 @@ final class RehearsalTest extends TestCase
 
     public function testTheGateIsCountedExactly(): void
     {
-        $steps = [new Step(
+        $steps = [new PacedStep(
             demo: 0,
             fold: 0,
             stuck: 0,
             help: 0,
             checkpoint: false,
-        ), new Step(demo: 0, fold: 0, stuck: 0, help: 0, checkpoint: true)];
+        ), new PacedStep(demo: 0, fold: 0, stuck: 0, help: 0, checkpoint: true)];
         $cases = [[0.55, 20, 11], [0.8, 20, 16], [0.1, 30, 3], [0.07, 100, 7], [0.001, 5, 1], [1.0, 7, 7]];
         foreach ($cases as [$gate, $learners, $needed]) {
             $setting = self::room($learners, 1, $steps, ['gate' => $gate]);
@@ -289,7 +290,7 @@ final class RehearsalTest extends TestCase
     #[DataProvider('edges')]
     public function testItIsSaneAtTheEdges(int $learners, int $helpers, int $minutes): void
     {
-        $steps = array_fill(0, 15, new Step(demo: 25, fold: 50, stuck: 0.1, help: 45, checkpoint: false));
+        $steps = array_fill(0, 15, new PacedStep(demo: 25, fold: 50, stuck: 0.1, help: 45, checkpoint: false));
         $answer = self::play(self::room($learners, $helpers, $steps, [
             'between' => 0.35,
             'within' => 0.25,
@@ -331,7 +332,7 @@ final class RehearsalTest extends TestCase
     {
         $this->expectException(BadPlan::class);
         $this->expectExceptionMessage($says);
-        Setting::fromArray($change + [
+        RehearsedRoom::fromArray($change + [
             'learners' => 5, 'helpers' => 1, 'gate' => 0.8, 'sigma_between' => 0, 'sigma_within' => 0, 'factor' => 1,
             'miss_factor' => 2, 'bell_s' => null, 'steps' => [
                 ['demo_s' => 1, 'fold_s' => 1, 'stuck_chance' => 0, 'help_s' => 1, 'checkpoint' => false],
@@ -341,7 +342,7 @@ final class RehearsalTest extends TestCase
 
     public function testTooMuchWorkIsRefused(): void
     {
-        $setting = self::room(200, 1, array_fill(0, 300, new Step(
+        $setting = self::room(200, 1, array_fill(0, 300, new PacedStep(
             demo: 1,
             fold: 1,
             stuck: 0,
@@ -354,12 +355,12 @@ final class RehearsalTest extends TestCase
     }
 
     /**
-     * @param  list<Step>  $steps
+     * @param  list<PacedStep>  $steps
      * @param  array<string, mixed>  $more
      */
-    private static function room(int $learners, int $helpers, array $steps, array $more = []): Setting
+    private static function room(int $learners, int $helpers, array $steps, array $more = []): RehearsedRoom
     {
-        return (new Setting(
+        return (new RehearsedRoom(
             learners: $learners,
             helpers: $helpers,
             gate: 0.8,
@@ -372,7 +373,7 @@ final class RehearsalTest extends TestCase
         ))->with($more);
     }
 
-    private static function play(Setting $setting, int $runs): Answer
+    private static function play(RehearsedRoom $setting, int $runs): Answer
     {
         return Rehearsal::of($setting, Rehearsal::chance($setting, $runs, 1));
     }

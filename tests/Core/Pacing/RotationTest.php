@@ -8,9 +8,9 @@ use Cathedra\Core\Pacing\ModelLoad;
 use Cathedra\Core\Pacing\Policies;
 use Cathedra\Core\Pacing\Rehearsal\Answer;
 use Cathedra\Core\Pacing\Rehearsal\Forecast;
+use Cathedra\Core\Pacing\Rehearsal\PacedStep;
 use Cathedra\Core\Pacing\Rehearsal\Rehearsal;
-use Cathedra\Core\Pacing\Rehearsal\Setting;
-use Cathedra\Core\Pacing\Rehearsal\Step;
+use Cathedra\Core\Pacing\Rehearsal\RehearsedRoom;
 use Cathedra\Core\Pacing\Room;
 use Cathedra\Core\Pacing\StepLoad;
 use Cathedra\Core\Rules\PolicyTable;
@@ -28,7 +28,7 @@ final class RotationTest extends TestCase
      */
     public function testWithoutChanceItIsASum(): void
     {
-        $setting = new Setting(
+        $setting = new RehearsedRoom(
             learners: 4,
             helpers: 0,
             gate: 1.0,
@@ -38,9 +38,9 @@ final class RotationTest extends TestCase
             miss: 1.0,
             bell: 300.0,
             steps: [
-                new Step(demo: 60.0, fold: 0.0, stuck: 0.0, help: 0.0, checkpoint: false),
-                new Step(demo: 10.0, fold: 40.0, stuck: 0.0, help: 0.0, checkpoint: false),
-                new Step(demo: 20.0, fold: 30.0, stuck: 0.0, help: 0.0, checkpoint: false),
+                new PacedStep(demo: 60.0, fold: 0.0, stuck: 0.0, help: 0.0, checkpoint: false),
+                new PacedStep(demo: 10.0, fold: 40.0, stuck: 0.0, help: 0.0, checkpoint: false),
+                new PacedStep(demo: 20.0, fold: 30.0, stuck: 0.0, help: 0.0, checkpoint: false),
             ],
             rounds: 3,
             once: 60.0,
@@ -62,8 +62,8 @@ final class RotationTest extends TestCase
     /** With chance: as long as its rounds in the mean; the spread grows as independent rounds' does, by their root. */
     public function testChanceAddsUpRoundByRound(): void
     {
-        $steps = array_fill(0, 6, new Step(demo: 10.0, fold: 40.0, stuck: 0.1, help: 30.0, checkpoint: false));
-        $one = new Setting(
+        $steps = array_fill(0, 6, new PacedStep(demo: 10.0, fold: 40.0, stuck: 0.1, help: 30.0, checkpoint: false));
+        $one = new RehearsedRoom(
             learners: 6,
             helpers: 1,
             gate: 1.0,
@@ -86,8 +86,8 @@ final class RotationTest extends TestCase
     public function testEveryPlayedRoundComesOnceToEachGroup(): void
     {
         foreach ([1, 2, 7, 40, 49, 91, 250] as $runs) {
-            $steps = array_fill(0, 4, new Step(demo: 5.0, fold: 30.0, stuck: 0.1, help: 20.0, checkpoint: false));
-            $one = new Setting(
+            $steps = array_fill(0, 4, new PacedStep(demo: 5.0, fold: 30.0, stuck: 0.1, help: 20.0, checkpoint: false));
+            $one = new RehearsedRoom(
                 learners: 5,
                 helpers: 1,
                 gate: 1.0,

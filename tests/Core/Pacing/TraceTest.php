@@ -7,9 +7,9 @@ namespace Tests\Core\Pacing;
 use Cathedra\Core\Lesson\EventKind;
 use Cathedra\Core\Pacing\Rehearsal\Cast;
 use Cathedra\Core\Pacing\Rehearsal\Course;
+use Cathedra\Core\Pacing\Rehearsal\PacedStep;
 use Cathedra\Core\Pacing\Rehearsal\Rehearsal;
-use Cathedra\Core\Pacing\Rehearsal\Setting;
-use Cathedra\Core\Pacing\Rehearsal\Step;
+use Cathedra\Core\Pacing\Rehearsal\RehearsedRoom;
 use Cathedra\Core\Pacing\Rehearsal\Trace;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
@@ -25,7 +25,7 @@ final class TraceTest extends TestCase
      */
     public function testAnHourIsToldInOrder(): void
     {
-        $setting = new Setting(
+        $setting = new RehearsedRoom(
             learners: 2,
             helpers: 1,
             gate: 1.0,
@@ -35,8 +35,8 @@ final class TraceTest extends TestCase
             miss: 2.0,
             bell: null,
             steps: [
-                new Step(demo: 10, fold: 30, stuck: 1.0, help: 20, checkpoint: false),
-                new Step(demo: 10, fold: 30, stuck: 0.0, help: 20, checkpoint: false),
+                new PacedStep(demo: 10, fold: 30, stuck: 1.0, help: 20, checkpoint: false),
+                new PacedStep(demo: 10, fold: 30, stuck: 0.0, help: 20, checkpoint: false),
             ],
         );
         $cast = Cast::of($setting, Rehearsal::chance($setting, 1, 7), 0);
@@ -59,7 +59,7 @@ final class TraceTest extends TestCase
      */
     public function testHowItWentInFigures(): void
     {
-        $setting = new Setting(
+        $setting = new RehearsedRoom(
             learners: 2,
             helpers: 1,
             gate: 1.0,
@@ -69,8 +69,8 @@ final class TraceTest extends TestCase
             miss: 2.0,
             bell: null,
             steps: [
-                new Step(demo: 10, fold: 30, stuck: 1.0, help: 20, checkpoint: false),
-                new Step(demo: 10, fold: 30, stuck: 0.0, help: 20, checkpoint: false),
+                new PacedStep(demo: 10, fold: 30, stuck: 1.0, help: 20, checkpoint: false),
+                new PacedStep(demo: 10, fold: 30, stuck: 0.0, help: 20, checkpoint: false),
             ],
         );
         $cast = Cast::of($setting, Rehearsal::chance($setting, 1, 7), 0);
@@ -94,13 +94,13 @@ final class TraceTest extends TestCase
         for ($room = 0; $room < 40; $room++) {
             $steps = array_map(
                 // nobody folds in a block, and nobody is stuck at it
-                static fn (): Step => $chance->getInt(0, 5) === 0 ? new Step(
+                static fn (): PacedStep => $chance->getInt(0, 5) === 0 ? new PacedStep(
                     demo: $float(40),
                     fold: 0,
                     stuck: 0,
                     help: 0,
                     checkpoint: false,
-                ) : new Step(
+                ) : new PacedStep(
                     demo: $float(40),
                     fold: 5 + $float(90),
                     stuck: $float(0.5),
@@ -109,7 +109,7 @@ final class TraceTest extends TestCase
                 ),
                 range(1, $chance->getInt(1, 9)),
             );
-            $setting = new Setting(
+            $setting = new RehearsedRoom(
                 learners: $chance->getInt(1, 14),
                 helpers: $chance->getInt(0, 3),
                 gate: 0.1 + $float(0.9),

@@ -8,7 +8,7 @@ use Cathedra\Core\Paper\BadPaper;
 use Cathedra\Core\Paper\DisplayString;
 use Cathedra\Core\Paper\Length;
 use Cathedra\Core\Paper\Preparation;
-use Cathedra\Core\Paper\Reading;
+use Cathedra\Core\Paper\RulerReading;
 use Cathedra\Core\Paper\Spares;
 use Cathedra\Core\Paper\SquareCheck;
 use Cathedra\Core\Paper\Squaring;
@@ -176,7 +176,7 @@ final class PaperTablesTest extends TestCase
     #[DataProvider('readings')]
     public function testAReading(float $predicted, float $read, float $stack, string $why): void
     {
-        $reading = Reading::against($predicted, $read, $stack);
+        $reading = RulerReading::against($predicted, $read, $stack);
         self::assertSame($why, $reading->why);
         self::assertEqualsWithDelta($read - $predicted, $reading->difference(), 1e-9);
     }

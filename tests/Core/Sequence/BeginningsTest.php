@@ -9,7 +9,7 @@ use Cathedra\Core\Sequence\Format\Loader;
 use Cathedra\Core\Sequence\Run\Folder;
 use Cathedra\Core\Sequence\Ways\Beginnings;
 use Cathedra\Core\Sequence\Ways\Combinations;
-use Cathedra\Core\Sequence\Ways\Route;
+use Cathedra\Core\Sequence\Ways\Passage;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -34,7 +34,7 @@ final class BeginningsTest extends TestCase
         $known = new Beginnings();
         $yaml = (string) file_get_contents(__DIR__."/../../../library/models/$slug.yaml");
         [$all, $shared] = [0, []];
-        foreach (array_slice(Combinations::of(Loader::load($slug, $yaml)->routes), 0, self::WAYS) as $ways) {
+        foreach (array_slice(Combinations::of(Loader::load($slug, $yaml)->passages), 0, self::WAYS) as $ways) {
             $alone = Folder::fold(Loader::load($slug, $yaml, $ways), 150.0);
             $again = Folder::fold(Loader::load($slug, $yaml, $ways), 150.0, $known);
             self::assertSame(count($alone->steps), count($again->steps));
@@ -48,8 +48,8 @@ final class BeginningsTest extends TestCase
                 $shared[spl_object_id($twin->after)] = true;
             }
             self::assertSame($ways, array_intersect_key(array_map(
-                static fn (Route $route): string => $route->chosen,
-                $again->sequence->routes,
+                static fn (Passage $passage): string => $passage->chosen,
+                $again->sequence->passages,
             ), $ways), 'the sequence is that of these ways');
         }
         $slug === 'flapping-bird' && self::assertLessThan(0.8 * $all, count($shared), 'what is alike is folded once');

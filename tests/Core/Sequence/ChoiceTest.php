@@ -11,7 +11,7 @@ use Cathedra\Core\Sequence\Format\Loader;
 use Cathedra\Core\Sequence\Run\FoldedModel;
 use Cathedra\Core\Sequence\Run\Folder;
 use Cathedra\Core\Sequence\Ways\Combinations;
-use Cathedra\Core\Sequence\Ways\Route;
+use Cathedra\Core\Sequence\Ways\Passage;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Folds;
@@ -48,7 +48,7 @@ final class ChoiceTest extends TestCase
         self::assertSame([FoldKind::Valley, FoldKind::Rotate], self::kinds($left));
         self::assertSame([1, 2], array_map(static fn ($s): int => $s->step->number, $left->steps), 'numbered anew');
         self::assertNotNull(Sameness::difference($usual->end(), $left->end()), 'they may end differently');
-        $tip = $left->sequence->routes['tip'];
+        $tip = $left->sequence->passages['tip'];
         self::assertSame(
             ['What becomes of the corner?', 'left', 'Where time is short.', false, false, 1, 0],
             [
@@ -89,8 +89,8 @@ final class ChoiceTest extends TestCase
     /** The steps that hold for an option belong to it, wherever they stand. */
     public function testStepsThatHoldForAnOptionOnlyAreItsSteps(): void
     {
-        self::assertSame([1, 2, 3], self::folded(self::TIP)->sequence->routes['tip']->steps());
-        self::assertSame([1, 2], self::folded(self::TIP, ['tip' => 'left'])->sequence->routes['tip']->steps());
+        self::assertSame([1, 2, 3], self::folded(self::TIP)->sequence->passages['tip']->steps());
+        self::assertSame([1, 2], self::folded(self::TIP, ['tip' => 'left'])->sequence->passages['tip']->steps());
     }
 
     /** @return iterable<string, array{string, string, string, int, string}> */
@@ -140,13 +140,13 @@ final class ChoiceTest extends TestCase
     public function testCombinationsAreAllWhileTheyAreFewElseEveryPair(): void
     {
         $of = static function (int ...$sizes): array {
-            $routes = [];
+            $passages = [];
             foreach (array_values($sizes) as $i => $size) {
                 $options = array_fill_keys(array_map(static fn (int $o): string => "o$o", range(1, $size)), 'Title');
-                $routes["c$i"] = new Route(name: "c$i", options: $options, chosen: 'o1', firstStep: 1, lastStep: 1);
+                $passages["c$i"] = new Passage(name: "c$i", options: $options, chosen: 'o1', firstStep: 1, lastStep: 1);
             }
 
-            return $routes;
+            return $passages;
         };
         self::assertSame([[]], Combinations::of([]));
         self::assertCount(12, Combinations::of($of(2, 3, 2)));
@@ -166,12 +166,12 @@ final class ChoiceTest extends TestCase
     public function testManyQuestionsNeedFewCombinations(): void
     {
         $sizes = [2, 3, 5, 3, 2, 2, 2, 2, 2, 2, 4];
-        $routes = [];
+        $passages = [];
         foreach ($sizes as $i => $size) {
             $options = array_fill_keys(array_map(static fn (int $o): string => "o$o", range(1, $size)), 'Title');
-            $routes["c$i"] = new Route(name: "c$i", options: $options, chosen: 'o1', firstStep: 1, lastStep: 1);
+            $passages["c$i"] = new Passage(name: "c$i", options: $options, chosen: 'o1', firstStep: 1, lastStep: 1);
         }
-        $all = Combinations::of($routes);
+        $all = Combinations::of($passages);
         self::assertLessThan(50, count($all));
         $alone = array_filter($all, static fn (array $c): bool => count(array_diff($c, ['o1'])) === 1);
         self::assertCount(array_sum($sizes) - count($sizes), $alone);
@@ -181,10 +181,10 @@ final class ChoiceTest extends TestCase
                 self::assertCount($oneSize * $twoSize, $pairs, "every pair of c$one and c$two");
             }
         }
-        self::assertSame($all, Combinations::of($routes), 'the same each time');
+        self::assertSame($all, Combinations::of($passages), 'the same each time');
 
         // what is looked at when one thing is changed: each two changed, and nothing that is there already
-        $looked = Combinations::looked($routes);
+        $looked = Combinations::looked($passages);
         $changed = array_map(static fn (array $c): int => count(array_diff($c, ['o1'])), $looked);
         self::assertSame([2], array_values(array_unique($changed)));
         self::assertSame([], array_uintersect($looked, $all, static fn (array $a, array $b): int => $a <=> $b));

@@ -82,7 +82,7 @@ final class FreeLengthTest extends TestCase
             $model = Folds::steps(sprintf(self::ASKED, $option));
             self::assertEqualsWithDelta(80.0, $model->end()->box()->height(), 1e-6);
             self::assertSame($isFree, $model->steps[0]->step->free !== null, (string) $option);
-            self::assertSame([1], $model->sequence->routes['edge']->steps());
+            self::assertSame([1], $model->sequence->passages['edge']->steps());
         }
     }
 

@@ -12,7 +12,7 @@ use Cathedra\Core\Sequence\FoldKind;
 use Cathedra\Core\Sequence\Format\Loader;
 use Cathedra\Core\Sequence\Run\Folder;
 use Cathedra\Core\Sequence\Step;
-use Cathedra\Core\Sequence\Ways\Route;
+use Cathedra\Core\Sequence\Ways\Passage;
 use Cathedra\Core\Wording\Look;
 use Cathedra\Core\Wording\Note;
 use Cathedra\Core\Wording\StepText;
@@ -31,9 +31,9 @@ final class LibraryTest extends TestCase
     {
         foreach (Folds::slugs() as $slug) {
             yield $slug => [$slug, []];
-            foreach (Folds::library($slug)->sequence->routes as $route) {
-                foreach (array_slice(array_keys($route->options), 1) as $way) {
-                    yield "$slug, $route->name by $way" => [$slug, [$route->name => $way]];
+            foreach (Folds::library($slug)->sequence->passages as $passage) {
+                foreach (array_slice(array_keys($passage->options), 1) as $way) {
+                    yield "$slug, $passage->name by $way" => [$slug, [$passage->name => $way]];
                 }
             }
         }
@@ -78,14 +78,14 @@ final class LibraryTest extends TestCase
     {
         $other = Folds::library($slug, $choice);
         // The same choices, whose options may end differently, with the usual way of every route.
-        $choices = array_filter($other->sequence->routes, static fn (Route $route): bool => ! $route->alike);
-        $usual = Folds::library($slug, array_map(static fn (Route $route): string => $route->chosen, $choices));
+        $choices = array_filter($other->sequence->passages, static fn (Passage $passage): bool => ! $passage->alike);
+        $usual = Folds::library($slug, array_map(static fn (Passage $passage): string => $passage->chosen, $choices));
         self::assertNull(Sameness::difference($usual->end(), $other->end()));
-        foreach (array_diff_key($other->sequence->routes, $choices) as $name => $route) {
+        foreach (array_diff_key($other->sequence->passages, $choices) as $name => $passage) {
             self::assertNull(
                 Sameness::difference(
-                    $usual->steps[$usual->sequence->routes[$name]->lastStep - 1]->after,
-                    $other->steps[$route->lastStep - 1]->after,
+                    $usual->steps[$usual->sequence->passages[$name]->lastStep - 1]->after,
+                    $other->steps[$passage->lastStep - 1]->after,
                 ),
                 "after $name",
             );

@@ -9,13 +9,13 @@ use Cathedra\Core\Geometry\Line;
 use Cathedra\Core\Geometry\Point;
 use Cathedra\Core\Numeric\Cholesky;
 use Cathedra\Core\Numeric\Union;
-use Cathedra\Core\Space\Between;
 use Cathedra\Core\Space\Check\Passing;
 use Cathedra\Core\Space\Check\Sides;
 use Cathedra\Core\Space\Mesh\MeshBuilder;
 use Cathedra\Core\Space\Mesh\Triangles;
-use Cathedra\Core\Space\Passage;
+use Cathedra\Core\Space\MotionBetween;
 use Cathedra\Core\Space\Settle\BarsAndHinges;
+use Cathedra\Core\Space\Transition;
 use Cathedra\Core\Space\Tuck\Curled;
 use Cathedra\Core\Space\Turn\HalfTurn;
 use Cathedra\Core\Space\Turn\RigidTurn;
@@ -58,8 +58,8 @@ final class PartsTest extends TestCase
     {
         foreach (['house', 'dolphin', 'windmill', 'fan'] as $slug) {
             foreach (Folds::library($slug)->steps as $step) {
-                $passage = Passage::between($step->before, $step->after);
-                $mesh = $passage->mesh;
+                $transition = Transition::between($step->before, $step->after);
+                $mesh = $transition->mesh;
                 $area = 0.0;
                 foreach ($mesh->triangles as [$a, $b, $c]) {
                     [$p, $q, $r] = [$mesh->sheet[$a], $mesh->sheet[$b], $mesh->sheet[$c]];
@@ -73,8 +73,8 @@ final class PartsTest extends TestCase
                 );
                 foreach ($mesh->cells as $cell => $loop) {
                     foreach ($loop as $vertex) {
-                        $lies = $passage->placesBefore[$cell]->of(new Point(...$mesh->sheet[$vertex]));
-                        [$x, $y] = $passage->start[$vertex];
+                        $lies = $transition->placesBefore[$cell]->of(new Point(...$mesh->sheet[$vertex]));
+                        [$x, $y] = $transition->start[$vertex];
                         self::assertLessThan(1e-3, hypot($lies->x - $x, $lies->y - $y));
                     }
                 }
@@ -145,7 +145,7 @@ final class PartsTest extends TestCase
             "  - {fold: valley, bring: edge left, to: edge right}\n  - {fold: unfold}\n",
         )->steps[1];
         foreach ([[$valley, 50.0], [$mountain, -50.0], [$back, 50.0]] as [$step, $height]) {
-            $turn = HalfTurn::of(Passage::between($step->before, $step->after));
+            $turn = HalfTurn::of(Transition::between($step->before, $step->after));
             self::assertNotNull($turn);
             $z = array_column($turn->at(0.5), 2);
             self::assertEqualsWithDelta($height, $height > 0 ? max([0.0, ...$z]) : min([0.0, ...$z]), 1e-9);
@@ -160,7 +160,7 @@ final class PartsTest extends TestCase
             '  - {fold: valley, bring: edge left, to: line (3/5 from (corner top-left) to (corner top-right)) to (3/5 '
                 ."from (corner bottom-left) to (corner bottom-right)), also: other side}\n",
         )->steps[0];
-        $turn = HalfTurn::of(Passage::between($step->before, $step->after));
+        $turn = HalfTurn::of(Transition::between($step->before, $step->after));
         self::assertNotNull($turn);
         self::assertSame(2, $turn->rounds());
         // at the half of the way the first door, the left one, lies folded, and the second has not begun
@@ -172,12 +172,12 @@ final class PartsTest extends TestCase
     public function testATipCurlsUnderOneLayerOnly(): void
     {
         $stage = Folds::library('waterbomb')->steps[10]->stages[0];
-        $passage = Passage::between($stage->from, $stage->to);
-        $turn = HalfTurn::of($passage);
+        $transition = Transition::between($stage->from, $stage->to);
+        $turn = HalfTurn::of($transition);
         self::assertNotNull($turn);
         self::assertCount(6, $turn->blockedBy());
-        self::assertNull(Curled::of($passage, $turn));
-        self::assertNotNull(Between::of($stage->from, $stage->to));
+        self::assertNull(Curled::of($transition, $turn));
+        self::assertNotNull(MotionBetween::of($stage->from, $stage->to));
     }
 
     /**
@@ -187,10 +187,10 @@ final class PartsTest extends TestCase
     public function testATuckIsBlockedByTheLayerItGoesUnder(): void
     {
         $step = Folds::library('drinking-cup')->steps[5];
-        $turn = HalfTurn::of(Passage::between($step->before, $step->after));
+        $turn = HalfTurn::of(Transition::between($step->before, $step->after));
         self::assertNotNull($turn);
         self::assertNotSame([], $turn->blockedBy());
-        $piece = Between::of($step->before, $step->after);
+        $piece = MotionBetween::of($step->before, $step->after);
         self::assertNotNull($piece);
         $high = array_map(static fn (array $at): float => max([0.0, ...array_column($at, 2)]), $piece->at);
         self::assertSame([0.0, 0.0], [$high[0], $high[count($high) - 1]]);
@@ -199,14 +199,14 @@ final class PartsTest extends TestCase
             static fn (array $at): array => array_column($at, 2),
             $piece->at,
         ))]) + 0.6, 'and nothing goes through the table');
-        $passage = Passage::between($step->before, $step->after);
-        $curled = Curled::of($passage, $turn);
+        $transition = Transition::between($step->before, $step->after);
+        $curled = Curled::of($transition, $turn);
         self::assertNotNull($curled);
         $front = array_flip(array_merge(...array_map(
-            static fn (int $cell): array => $curled->passage->mesh->cells[$cell],
+            static fn (int $cell): array => $curled->transition->mesh->cells[$cell],
             array_keys(array_filter(
-                $curled->passage->mesh->from,
-                static fn (int $face): bool => $face === $passage->mesh->from[$turn->blockedBy()[0]],
+                $curled->transition->mesh->from,
+                static fn (int $face): bool => $face === $transition->mesh->from[$turn->blockedBy()[0]],
             )),
         )));
         foreach ($curled->ways() as $frames) {
@@ -336,18 +336,18 @@ final class PartsTest extends TestCase
     public function testPaperThatChangesSidesIsFound(): void
     {
         $step = Folds::steps("  - {fold: valley, bring: edge right, to: edge left}\n")->steps[0];
-        $passage = Passage::between($step->before, $step->after);
-        $turn = HalfTurn::of($passage);
+        $transition = Transition::between($step->before, $step->after);
+        $turn = HalfTurn::of($transition);
         self::assertNotNull($turn);
         $frames = array_map(static fn (int $i): array => $turn->at($i / 20), range(0, 20));
-        self::assertTrue(Sides::areKept($passage, $frames));
+        self::assertTrue(Sides::areKept($transition, $frames));
         $below = array_map(static fn (array $at): array => array_map(
             static fn (array $p): array => [$p[0], $p[1], -$p[2]],
             $at,
         ), $frames);
-        self::assertFalse(Sides::areKept($passage, $below));
+        self::assertFalse(Sides::areKept($transition, $below));
         // up, and in one moment through the paper
         $through = [...array_slice($frames, 0, 19), ...array_slice($below, 19)];
-        self::assertFalse(Sides::areKept($passage, $through));
+        self::assertFalse(Sides::areKept($transition, $through));
     }
 }

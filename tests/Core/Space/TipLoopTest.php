@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Space;
 
-use Cathedra\Core\Space\Between;
+use Cathedra\Core\Space\MotionBetween;
 use Cathedra\Core\Space\Tuck\TipLoop;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -46,12 +46,12 @@ final class TipLoopTest extends TestCase
         $n = count($loop->borders) - 1;
         self::assertSame(array_fill(0, $n, 0.0), $moments[0]);
         self::assertSame(array_fill(0, $n, M_PI), $moments[count($moments) - 1]);
-        $near = max(Between::DEPTH * $side, $loop->borders[3]);
+        $near = max(MotionBetween::DEPTH * $side, $loop->borders[3]);
         $inside = 0;
         foreach ($moments as $k => $headings) {
             $places = $loop->places($headings);
             $lowest = min([0.0, ...array_column($places, 1)]);
-            self::assertGreaterThan(-Between::DEPTH * $side, $lowest, "moment $k: below the table");
+            self::assertGreaterThan(-MotionBetween::DEPTH * $side, $lowest, "moment $k: below the table");
             // from the tip back, as long as strips lie level and point inward
             $level = $n;
             while ($level > 0 && $headings[$level - 1] === M_PI) {

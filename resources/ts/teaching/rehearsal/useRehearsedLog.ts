@@ -4,7 +4,7 @@ import type { LessonData } from '../../api/client'
 import { type EventKind, type LogEvent, logOf } from '../log/log'
 import { outcomesOf } from '../log/outcomes'
 import { standingOf } from '../log/standing'
-import type { EventInput } from '../queue/store'
+import type { EventInput } from '../outbox/store'
 import type { StageLog } from '../useLessonLog'
 import { type Cast, type Happening, reviewOf, Room } from './room'
 
@@ -21,21 +21,14 @@ export function useRehearsedLog(lesson: LessonData, cast: Cast) {
   const speed = ref(1)
   /** seconds of the rehearsal so far */
   const elapsed = ref(0)
-  const events = shallowRef<LogEvent[]>([])
+  const { events, write } = rehearsedEvents(start)
   const happenings: Happening[] = []
   const moved = new Map<number, number>()
   const asking = ref(room.asking())
   const isOver = ref(false)
   let looked = Date.now()
-  let key = 0
 
   const stepAt = (place: number) => cast.steps[place]?.step ?? 0
-  function write(kind: EventKind, t: number, more: Partial<LogEvent> = {}) {
-    key++
-    const at_ms = start + 1000 * t
-    const event = { key: `r${key}`, kind, number: key, at_ms, device: 'rehearsal', after: key, ...more }
-    events.value = [...events.value, event]
-  }
   function hear(all: readonly Happening[]) {
     for (const one of all) {
       happenings.push(one)
@@ -81,4 +74,16 @@ export function useRehearsedLog(lesson: LessonData, cast: Cast) {
     now: () => start + 1000 * elapsed.value,
   }
   return { stage, speed, elapsed, asking, isOver, review: () => reviewOf(cast, moved, happenings) }
+}
+
+/** The events so far, and how one is written at a second of the rehearsal. */
+function rehearsedEvents(start: number) {
+  const events = shallowRef<LogEvent[]>([])
+  function write(kind: EventKind, t: number, more: Partial<LogEvent> = {}) {
+    const number = events.value.length + 1
+    const at_ms = start + 1000 * t
+    const event = { key: `r${number}`, kind, number, at_ms, device: 'rehearsal', after: number, ...more }
+    events.value = [...events.value, event]
+  }
+  return { events, write }
 }

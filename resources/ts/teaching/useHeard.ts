@@ -1,0 +1,33 @@
+import { computed, ref, shallowRef } from 'vue'
+import type { LogEvent } from './log/log'
+import { type LogData, seen } from './outbox/outbox'
+
+/** What the server has said of a lesson's log, and how far its clock is from the device's. */
+export function useHeard(id: () => number, moved: () => void) {
+  const events = shallowRef<ReadonlyMap<string, LogEvent>>(new Map())
+  const newest = ref(0)
+  const ahead = ref(0)
+
+  function take(log: LogData) {
+    ahead.value = log.now_ms - Date.now()
+    if (log.events.some((event) => !events.value.has(event.key))) {
+      const more = new Map(events.value)
+      for (const event of log.events) more.set(event.key, event)
+      events.value = more
+      moved()
+    }
+    newest.value = Math.max(newest.value, log.newest)
+    seen.now(id(), newest.value)
+  }
+
+  return {
+    events,
+    newest: computed(() => newest.value),
+    /** the server's clock over the device's, ms */
+    ahead: computed(() => ahead.value),
+    take,
+    /** A passage shown another way changes the lesson's steps with its log. */
+    recounts: (log: LogData) =>
+      log.events.some((event) => event.kind === 'way-changed' && !events.value.has(event.key)),
+  }
+}
