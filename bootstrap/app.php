@@ -33,6 +33,7 @@ return Application::configure(basePath: dirname(__DIR__))
             'Paper',
             'Shelf',
             'Support',
+            'Teaching',
         ]),
     )
     ->withMiddleware(function (Middleware $middleware): void {

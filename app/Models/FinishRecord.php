@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $model library name of the model
  * @property Finish $outcome
  * @property int|null $step where the learner stopped
+ * @property bool $seen that it was finished was seen or said; else it is presumed
  * @property array<string, string>|null $ways option by passage, of the passages that were folded
  * @property Lesson $lesson
  */
@@ -29,7 +30,7 @@ final class FinishRecord extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['outcome' => Finish::class, 'step' => 'integer', 'ways' => 'array'];
+        return ['outcome' => Finish::class, 'step' => 'integer', 'seen' => 'boolean', 'ways' => 'array'];
     }
 
     /** SQL for the rank of a column of outcomes; Finish says what ranks how. */

@@ -17,14 +17,14 @@ use Illuminate\Support\Str;
  * @phpstan-type Given array{key: string, kind: EventKind, device: string, device_ms: int, after: int,
  *     learner: int|null,
  *     step: int|null, cancels: string|null, correction: array{model: string, finish: Finish, step: int|null}|null,
- *     text: string|null, way: WayChange|null, marks: Marking|null}
+ *     text: string|null, way: WayChange|null, marks: Marking|null, learners: list<int>|null}
  */
 final class Deeds
 {
     /**
      * @param  array{learner?: int, step?: int, cancels?: string,
      *     correction?: array{model: string, finish: Finish, step: int|null}, text?: string, way?: WayChange,
-     *     marks?: Marking, key?: string}  $with
+     *     marks?: Marking, key?: string, learners?: list<int>}  $with
      * @return Given
      */
     public static function make(EventKind $kind, array $with = [], ?int $ms = null): array
@@ -42,6 +42,7 @@ final class Deeds
             'text' => $with['text'] ?? null,
             'way' => $with['way'] ?? null,
             'marks' => $with['marks'] ?? null,
+            'learners' => $with['learners'] ?? null,
         ];
     }
 }

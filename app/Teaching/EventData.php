@@ -11,6 +11,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(required: ['key', 'kind', 'number', 'at_ms', 'device', 'after'])]
 final readonly class EventData
 {
+    /** @param  list<int>|null  $learners */
     private function __construct(
         #[OA\Property(description: 'made by the device', format: 'uuid')]
         public string $key,
@@ -26,6 +27,13 @@ final readonly class EventData
         public int $after,
         #[OA\Property(nullable: true)]
         public ?int $learner,
+        #[OA\Property(
+            description: 'those at the table that is spoken of',
+            type: 'array',
+            items: new OA\Items(type: 'integer'),
+            nullable: true,
+        )]
+        public ?array $learners,
         #[OA\Property(description: 'numbered through the lesson', nullable: true)]
         public ?int $step,
         #[OA\Property(description: 'key of what it takes back', nullable: true)]
@@ -36,7 +44,7 @@ final readonly class EventData
         public ?string $text,
         #[OA\Property(ref: '#/components/schemas/WayChange', nullable: true)]
         public ?WayChangeData $way,
-        #[OA\Property(description: 'how the lesson is marked; of a start', enum: ['close'], nullable: true)]
+        #[OA\Property(description: 'how the lesson is marked; of a start', enum: ['exception', 'close'], nullable: true)]
         public ?string $marks,
         #[OA\Property(description: 'name of whose account did it', nullable: true)]
         public ?string $by,
@@ -53,6 +61,7 @@ final readonly class EventData
             device: $event->origin->device,
             after: $event->origin->after,
             learner: $event->learner,
+            learners: $event->learners ?: null,
             step: $event->step,
             cancels: $event->cancels,
             correction: $event->model === null || $event->outcome === null

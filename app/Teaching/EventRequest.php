@@ -39,6 +39,8 @@ final class EventRequest extends ApiRequest
             'events.*.device_ms' => ['required', 'integer'], // whatever that clock says: no deed is refused for it
             'events.*.after' => ['required', 'integer', self::NUMBERS],
             'events.*.learner' => ['nullable', 'integer'],
+            'events.*.learners' => ['nullable', 'array', 'list', 'between:1,'.Event::MAX_TABLE],
+            'events.*.learners.*' => ['integer', 'distinct'],
             'events.*.step' => ['nullable', 'integer', 'between:0,65000'],
             'events.*.cancels' => ['nullable', 'string', 'uuid'],
             'events.*.correction' => ['nullable', 'array'],
@@ -73,7 +75,8 @@ final class EventRequest extends ApiRequest
             'events.*.step.*' => 'A step is a whole number.',
             'events.*.cancels.*' => 'Name the key of what is taken back.',
             'events.*.way.*' => 'Send the change of way as the ways of this lesson give it.',
-            'events.*.marks.*' => 'A lesson is marked "close": every done is tapped.',
+            'events.*.marks.*' => 'A lesson is marked by "exception" or "close": every done is tapped.',
+            'events.*.learners.*' => 'A table is a list of 1 to '.Event::MAX_TABLE.' learners, each once.',
             'events.*.text.max' => 'A note has at most '.Event::MAX_TEXT.' characters.',
         ];
     }
@@ -81,7 +84,7 @@ final class EventRequest extends ApiRequest
     /**
      * @return list<array{key: string, kind: EventKind, device: string, device_ms: int, after: int, learner: int|null,
      *     step: int|null, cancels: string|null, correction: array{model: string, finish: Finish, step: int|null}|null,
-     *     text: string|null, way: WayChange|null, marks: Marking|null}>
+     *     text: string|null, way: WayChange|null, marks: Marking|null, learners: list<int>|null}>
      */
     public function events(): array
     {
@@ -106,11 +109,21 @@ final class EventRequest extends ApiRequest
                 ],
                 'text' => isset($given['text']) ? (string) $given['text'] : null,
                 'marks' => isset($given['marks']) ? Marking::from((string) $given['marks']) : null,
+                'learners' => isset($given['learners']) ? self::learners((array) $given['learners']) : null,
                 'way' => isset($given['way']) ? self::way((array) $given['way'], count($events)) : null,
             ];
         }
 
         return $events;
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $given
+     * @return list<int>
+     */
+    private static function learners(array $given): array
+    {
+        return array_values(array_map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : 0, $given));
     }
 
     /**

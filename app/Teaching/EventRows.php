@@ -81,6 +81,7 @@ final class EventRows
             'text' => $e->text,
             'way' => $e->way === null ? null : json_encode($e->way->toArray(), JSON_THROW_ON_ERROR),
             'marks' => $e->marks?->value,
+            'learners' => $e->learners === [] ? null : json_encode($e->learners, JSON_THROW_ON_ERROR),
             'user_id' => $e->origin->who,
             'device' => $e->origin->device,
             'device_at' => self::time($e->origin->deviceMs),
@@ -117,8 +118,15 @@ final class EventRows
                 'text' => $row->text,
                 'way' => $row->way === null ? null : self::way((string) $row->way),
                 'marks' => $row->marks === null ? null : Marking::from($row->marks),
+                'learners' => $row->learners === null ? null : self::learners((string) $row->learners),
             ],
         );
+    }
+
+    /** @return list<int> */
+    private static function learners(string $json): array
+    {
+        return array_values(array_map(intval(...), (array) json_decode($json, true, flags: JSON_THROW_ON_ERROR)));
     }
 
     private static function way(string $json): WayChange

@@ -7,7 +7,7 @@ namespace App\Teaching;
 use OpenApi\Attributes as OA;
 
 /** How a learner ended with a model. */
-#[OA\Schema(required: ['learner', 'model', 'outcome', 'step', 'ways'])]
+#[OA\Schema(required: ['learner', 'model', 'outcome', 'step', 'seen', 'ways'])]
 final readonly class FinishData
 {
     /** @param  list<array{title: string, way: string}>  $ways */
@@ -20,6 +20,8 @@ final readonly class FinishData
         public string $outcome,
         #[OA\Property(description: 'where the learner stopped')]
         public ?int $step,
+        #[OA\Property(description: 'that it was finished was seen or said; else it is presumed')]
+        public bool $seen,
         #[OA\Property(
             description: 'which way the learner folded, of each passage that can be shown another way and was folded',
             type: 'array',

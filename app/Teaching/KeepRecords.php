@@ -52,7 +52,8 @@ final class KeepRecords
         ?FinishRecord $row,
     ): void {
         $row ??= new FinishRecord(['lesson_id' => $lesson->id, 'learner_id' => $learner, 'model' => $model]);
-        $row->fill(['outcome' => $outcome->finish, 'step' => $outcome->step, 'ways' => $ways ?: null]);
+        $row->fill(['outcome' => $outcome->finish, 'step' => $outcome->step, 'seen' => $outcome->seen,
+            'ways' => $ways ?: null]);
         $row->isDirty() && $row->save();
     }
 }

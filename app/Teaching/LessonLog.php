@@ -192,6 +192,7 @@ final readonly class LessonLog
                 'text' => $deed['text'],
                 'way' => $deed['way'],
                 'marks' => $deed['marks'],
+                'learners' => $deed['learners'],
             ],
         );
     }

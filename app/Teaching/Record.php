@@ -66,6 +66,7 @@ final class Record
             model: $model,
             outcome: $outcome->finish->value,
             step: $outcome->step,
+            seen: $outcome->seen,
             ways: $ways,
         );
     }

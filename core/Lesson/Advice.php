@@ -10,10 +10,10 @@ use Cathedra\Core\Rules\TeachingRules;
 final readonly class Advice
 {
     /**
-     * @param  'none'|'help'|'all'|'wait'|'go'|'gather'  $kind  help: go to the learner; all: everybody is done; wait:
-     *     at a
-     *     checkpoint until all are; go: enough are done; gather: too few yet
-     * @param  int  $done  learners in the room who have done the step
+     * @param  'none'|'help'|'all'|'ask'|'wait'|'go'|'gather'  $kind  help: go to the learner; all: everybody is done;
+     *     ask: at a checkpoint, whether they are; wait: at a checkpoint until all are; go: enough are done; gather: too
+     *     few yet
+     * @param  int  $done  learners in the room who have done the step; by exception, who are not behind
      * @param  int  $room  learners in the room
      * @param  list<int>  $learners  whom it is about, most pressing first, at most three
      */
@@ -34,7 +34,7 @@ final readonly class Advice
     ): self {
         $step = $standing->step;
         $here = array_values(array_filter($learners, static fn (int $l): bool => ! $standing->seat($l)->away));
-        $open = array_values(array_filter($here, static fn (int $l): bool => $standing->seat($l)->done < $step));
+        $open = array_values(array_filter($here, static fn (int $l): bool => $standing->isOpen($l)));
         // Of whom nothing was ever said is perhaps not there at all: nobody is called for before those who are.
         usort($open, static fn (int $a, int $b): int => $standing->seat($b)->seen <=> $standing->seat($a)->seen);
         [$room, $done] = [count($here), count($here) - count($open)];
@@ -42,6 +42,7 @@ final readonly class Advice
         [$kind, $about] = match (true) {
             $step < 1 || $step > $programme->steps() || $standing->endedMs !== null || $room === 0 => ['none', []],
             $queue !== [] => ['help', $queue],
+            $open === [] && $checkpoint && ! $standing->isLookedAt($here) => ['ask', []],
             $open === [] => ['all', []],
             $checkpoint => ['wait', $open],
             $done >= $rules->enough($room) => ['go', []],

@@ -7,6 +7,9 @@ namespace Cathedra\Core\Lesson;
 /** One line of a lesson's log. */
 final readonly class Event
 {
+    /** Learners at one table at most. */
+    public const MAX_TABLE = 60;
+
     /** Signs of a note at most. */
     public const MAX_TEXT = 400;
 
@@ -34,6 +37,12 @@ final readonly class Event
         public ?WayChange $way,
         /** started only, and there only since it is asked */
         public ?Marking $marks,
+        /**
+         * of whom a table-done speaks
+         *
+         * @var list<int>
+         */
+        public array $learners,
     ) {
     }
 
@@ -41,7 +50,8 @@ final readonly class Event
      * Keeps exactly what belongs to the kind; everything else given is refused rather than ignored.
      *
      * @param  array{learner?: int|null, step?: int|null, cancels?: string|null, model?: string|null,
-     *     outcome?: Outcome|null, text?: string|null, way?: WayChange|null, marks?: Marking|null}  $with
+     *     outcome?: Outcome|null, text?: string|null, way?: WayChange|null, marks?: Marking|null,
+     *     learners?: list<int>|null}  $with
      *
      * @throws BadEvent naming the field
      */
@@ -61,9 +71,10 @@ final readonly class Event
             'outcome' => $kind === EventKind::Corrected,
             'text' => $kind === EventKind::Noted,
             'way' => $kind === EventKind::WayChanged,
+            'learners' => $kind === EventKind::TableDone,
         ];
         foreach ($wanted as $field => $needed) {
-            $given = ($with[$field] ?? null) !== null;
+            $given = isset($with[$field]);
             if ($needed !== $given) {
                 throw BadEvent::at($field, $needed
                     ? "An event \"{$kind->value}\" needs \"$field\"."
@@ -72,6 +83,9 @@ final readonly class Event
         }
         if (isset($with['marks']) && $kind !== EventKind::Started) {
             throw BadEvent::at('marks', "An event \"{$kind->value}\" has no \"marks\".");
+        }
+        if (count($with['learners'] ?? []) > self::MAX_TABLE) {
+            throw BadEvent::at('learners', 'A table has at most '.self::MAX_TABLE.' learners.');
         }
         if (isset($with['text']) && mb_strlen($with['text']) > self::MAX_TEXT) {
             throw BadEvent::at('text', 'A note has at most '.self::MAX_TEXT.' characters.');
@@ -91,6 +105,7 @@ final readonly class Event
             text: $with['text'] ?? null,
             way: $with['way'] ?? null,
             marks: $with['marks'] ?? null,
+            learners: $with['learners'] ?? [],
         );
     }
 
@@ -108,7 +123,7 @@ final readonly class Event
     public function after(WayChange $change): self
     {
         $step = $this->step === null ? null : match ($this->kind) {
-            EventKind::Done => $change->done($this->step),
+            EventKind::Done, EventKind::AllDone, EventKind::TableDone => $change->done($this->step),
             default => $change->at($this->step),
         };
         $outcome = $this->outcome;
@@ -131,6 +146,7 @@ final readonly class Event
             text: $this->text,
             way: $this->way,
             marks: $this->marks,
+            learners: $this->learners,
         );
     }
 
@@ -145,6 +161,7 @@ final readonly class Event
             && $this->model === $that->model
             && $this->text === $that->text
             && $this->marks === $that->marks
+            && $this->learners === $that->learners
             && ($this->way?->toArray() === $that->way?->toArray())
             && ($this->outcome === null ? $that->outcome === null
                 : $that->outcome !== null && $this->outcome->equals($that->outcome));

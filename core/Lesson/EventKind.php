@@ -25,17 +25,37 @@ enum EventKind: string
     case Noted = 'noted';
     case WayChanged = 'way-changed';
 
+    /** Everybody here has this step. */
+    case AllDone = 'all-done';
+
+    /** Those who sit at one table, and are here, have this step. */
+    case TableDone = 'table-done';
+
+    /** Has this step not yet; the others go on. */
+    case NotYet = 'not-yet';
+
+    /** With the others again. */
+    case Along = 'along';
+
+    /** The demonstration of a step is over. */
+    case Shown = 'shown';
+
     /** Speaks of one learner. */
     public function hasLearner(): bool
     {
-        return $this->isMark() || $this === self::Corrected;
+        return match ($this) {
+            self::AllDone, self::TableDone => false,
+            self::Corrected => true,
+            default => $this->isMark(),
+        };
     }
 
-    /** Says how far a learner is or whether he or she is there; late when it comes after the end. */
+    /** Says how far learners are or whether they are there; late when it comes after the end. */
     public function isMark(): bool
     {
         return match ($this) {
             self::Done, self::Help, self::Helped, self::Away, self::Came, self::Left, self::FinishedEarly => true,
+            self::AllDone, self::TableDone, self::NotYet, self::Along => true,
             default => false,
         };
     }
@@ -45,6 +65,7 @@ enum EventKind: string
     {
         return match ($this) {
             self::Moved, self::Done, self::Help, self::Helped, self::FinishedEarly => true,
+            self::AllDone, self::TableDone, self::NotYet, self::Shown => true,
             default => false,
         };
     }

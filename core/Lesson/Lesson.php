@@ -31,6 +31,9 @@ final readonly class Lesson
         if ($event->learner !== null && ! in_array($event->learner, $this->learners, true)) {
             throw BadEvent::at('learner', 'That learner is not in this group.');
         }
+        if (array_diff($event->learners, $this->learners) !== []) {
+            throw BadEvent::at('learners', 'Somebody at that table is not in this group.');
+        }
         $this->admitStep($log->now($event));
         $this->admitTakingBack($event, $log);
         if ($event->way !== null) {

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Cathedra\Core\Lesson;
 
 /**
- * How every learner ended with every model. A correction by hand stands over the marks, the latest by server number;
- * marks that came after the end change nothing, but where they would, that is offered. Of whom nothing was said in a
- * lesson whose marking was said, there is no record: silence is not absence.
+ * How every learner ended with every model (design 15a). A correction by hand stands over the marks, the latest by
+ * server number; marks that came after the end change nothing, but where they would, that is offered. What is not
+ * recorded is not listed: silence is not absence.
  *
  * @phpstan-type Offer array{learner: int, model: string, from: Outcome|null, to: Outcome}
  */
@@ -15,8 +15,7 @@ final readonly class Outcomes
 {
     /**
      * @param  array<int, array<string, Outcome>>  $records  by learner and model: corrections, and the marks' word once
-     *     the
-     *     lesson has ended
+     *     the lesson has ended
      * @param  list<Offer>  $offers  what the late marks would change
      */
     private function __construct(public array $records, public array $offers)
@@ -27,27 +26,27 @@ final readonly class Outcomes
     public static function of(Log $log, Programme $programme, array $learners): self
     {
         $corrections = self::corrections($log);
-        $counted = self::tallies($log->counting(), $programme);
-        $withLate = self::tallies($log->standing(), $programme);
+        [$counted, $withLate] = $log->marks === null
+            ? [EarlierMarks::of($log->counting(), $programme), EarlierMarks::of($log->standing(), $programme)]
+            : [MarkedSeats::of($log, $programme, $log->counting()), MarkedSeats::of($log, $programme, $log->standing())];
         $lateAt = self::lateAt($log);
         $records = [];
         $offers = [];
         foreach ($learners as $learner) {
             foreach ($programme->models as $model) {
                 $correction = $corrections[$learner][$model->slug] ?? null;
-                $marks = self::outcome($counted[$learner] ?? [], $model);
-                $silent = $log->ended === null || ($log->marks !== null && ! isset($counted[$learner]));
-                $record = $correction->outcome ?? ($silent ? null : $marks);
+                $marks = $log->ended === null ? null : $counted->outcome($learner, $model);
+                $record = $correction->outcome ?? $marks;
                 if ($record !== null) {
                     $records[$learner][$model->slug] = $record;
                 }
-                if ($log->ended === null) {
+                $late = isset($lateAt[$learner]) ? $withLate->outcome($learner, $model) : null;
+                $settled = $correction !== null && $correction->number > ($lateAt[$learner] ?? 0);
+                if ($late === null || $log->ended === null || $settled) {
                     continue;
                 }
-                $late = self::outcome($withLate[$learner] ?? [], $model);
-                $settled = $correction !== null && $correction->number > ($lateAt[$learner] ?? 0);
-                $differs = ! $late->equals($marks) && ($record === null || ! $late->equals($record));
-                if (isset($lateAt[$learner]) && ! $settled && $differs) {
+                $differs = $marks === null || ! $late->equals($marks);
+                if ($differs && ($record === null || ! $late->equals($record))) {
                     $offers[] = ['learner' => $learner, 'model' => $model->slug, 'from' => $record, 'to' => $late];
                 }
             }
@@ -88,63 +87,23 @@ final readonly class Outcomes
     {
         $last = [];
         foreach ($log->late() as $event) {
-            $last[(int) $event->learner] = $event->number;
+            foreach ($event->learner === null ? $event->learners : [$event->learner] as $learner) {
+                $last[$learner] = $event->number;
+            }
         }
 
         return $last;
     }
 
     /**
-     * @param  list<Event>  $events
-     * @return array<int, array{seen: bool, done: array<string, int>, helped: array<string, bool>}> by learner, then
-     *     model
-     */
-    private static function tallies(array $events, Programme $programme): array
-    {
-        $tallies = [];
-        foreach ($events as $event) {
-            if (! $event->kind->isMark() || $event->learner === null) {
-                continue;
-            }
-            $own = $tallies[$event->learner] ?? ['seen' => false, 'done' => [], 'helped' => []];
-            $own['seen'] = $own['seen'] || $event->kind !== EventKind::Away;
-            $model = $event->step === null ? null : $programme->at($event->step);
-            if ($model !== null && $event->step !== null) {
-                $reached = match ($event->kind) {
-                    EventKind::Done => $model->own($event->step),
-                    EventKind::FinishedEarly => $model->steps,
-                    default => 0,
-                };
-                $own['done'][$model->slug] = max($own['done'][$model->slug] ?? 0, $reached);
-                $own['helped'][$model->slug] = ($own['helped'][$model->slug] ?? false)
-                    || $event->kind === EventKind::Help || $event->kind === EventKind::Helped;
-            }
-            $tallies[$event->learner] = $own;
-        }
-
-        return $tallies;
-    }
-
-    /** @param  array{seen?: bool, done?: array<string, int>, helped?: array<string, bool>}  $tally */
-    private static function outcome(array $tally, ProgrammeModel $model): Outcome
-    {
-        return Outcome::fromMarks(
-            $tally['done'][$model->slug] ?? 0,
-            $model->steps,
-            $tally['helped'][$model->slug] ?? false,
-            $tally['seen'] ?? false,
-        );
-    }
-
-    /**
      * The form that the table of cases and the browser's reducer share.
      *
      * @return array{records: object, offers: list<array{learner: int, model: string,
-     *     from: array{string, int|null}|null, to: array{string, int|null}}>}
+     *     from: array{string, int|null, bool}|null, to: array{string, int|null, bool}}>}
      */
     public function toArray(): array
     {
-        $plain = static fn (Outcome $o): array => [$o->finish->value, $o->step];
+        $plain = static fn (Outcome $o): array => [$o->finish->value, $o->step, $o->seen];
 
         return [
             'records' => (object) array_map(

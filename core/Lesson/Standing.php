@@ -5,10 +5,8 @@ declare(strict_types=1);
 namespace Cathedra\Core\Lesson;
 
 /**
- * Where a lesson is: folded from its log, by server numbers only.
- *
- * A move counts unless a device that did not know of it moved the lesson meanwhile: what an old device still had
- * waiting does not pull the room back.
+ * Where a lesson is: folded from its log, by server numbers only (design 15a). A move counts unless a device that did
+ * not know of it moved the lesson meanwhile: what an old device still had waiting does not pull the room back.
  */
 final readonly class Standing
 {
@@ -18,6 +16,7 @@ final readonly class Standing
      * @param  int  $pausedMs  milliseconds of pauses that have ended
      * @param  int|null  $pauseMs  since when it is paused; null when it goes on
      * @param  array<int, SeatStanding>  $seats  by learner; those of whom nothing was said are not listed
+     * @param  SeatStanding  $others  of whom nothing was said
      * @param  list<string>  $late  keys of the marks that came after the end
      */
     private function __construct(
@@ -27,27 +26,20 @@ final readonly class Standing
         public int $pausedMs,
         public ?int $pauseMs,
         public array $seats,
+        public SeatStanding $others,
         public array $late,
         public int $newest,
+        public ?Marking $marks,
     ) {
     }
 
     public static function of(Log $log, Programme $programme): self
     {
-        [$step, $started, $ended, $paused, $pause] = [0, null, null, 0, null];
-        $seats = [];
-        $moves = [];
-        foreach ($log->counting() as $event) {
-            $open = $log->ended === null || $event->number <= $log->ended;
-            if ($event->kind->isMark() && $event->learner !== null) {
-                $seats[$event->learner] = ($seats[$event->learner] ?? new SeatStanding)->after($event, $programme);
-            } elseif ($event->kind === EventKind::Moved && $open && ! self::isStale($event, $moves)) {
-                $step = (int) $event->step;
-                $started ??= $event->atMs;
-                $moves[$event->origin->device] = $event->number;
-            } elseif ($event->kind === EventKind::Started) {
-                $started ??= $event->atMs;
-            } elseif ($event->number === $log->ended) {
+        $events = $log->counting();
+        $seats = Seats::after($log, $programme, $events);
+        [$ended, $paused, $pause] = [null, 0, null];
+        foreach ($events as $event) {
+            if ($event->number === $log->ended) {
                 $ended = $event->atMs;
             } elseif ($event->kind === EventKind::Paused) {
                 $pause ??= $event->atMs;
@@ -56,24 +48,46 @@ final readonly class Standing
                 $pause = null;
             }
         }
-        ksort($seats);
-        $late = array_map(static fn (Event $e): string => $e->key, $log->late());
+        $known = $seats->known;
+        ksort($known);
 
         return new self(
-            step: $step,
-            startedMs: $started,
+            step: $seats->step,
+            startedMs: $seats->beganMs,
             endedMs: $ended,
             pausedMs: $paused,
             pauseMs: $pause,
-            seats: $seats,
-            late: $late,
+            seats: $known,
+            others: $seats->others,
+            late: array_map(static fn (Event $e): string => $e->key, $log->late()),
             newest: $log->newest(),
+            marks: $log->marks,
         );
     }
 
     public function seat(int $learner): SeatStanding
     {
-        return $this->seats[$learner] ?? new SeatStanding;
+        return $this->seats[$learner] ?? $this->others;
+    }
+
+    /** Whether the step at hand is not yet done: by exception, whether the learner is behind at it or before. */
+    public function isOpen(int $learner): bool
+    {
+        $seat = $this->seat($learner);
+
+        return $this->marks === Marking::Exception
+            ? $seat->behind !== null && $seat->behind <= $this->step
+            : $seat->done < $this->step;
+    }
+
+    /**
+     * Whether somebody saw of each of them that the step at hand is done.
+     *
+     * @param  list<int>  $learners
+     */
+    public function isLookedAt(array $learners): bool
+    {
+        return array_filter($learners, fn (int $l): bool => $this->seat($l)->looked < $this->step) === [];
     }
 
     /**
@@ -86,14 +100,6 @@ final readonly class Standing
         usort($waiting, fn (int $a, int $b): int => [$this->seat($a)->helpMs, $a] <=> [$this->seat($b)->helpMs, $b]);
 
         return $waiting;
-    }
-
-    /** @param  array<string, int>  $moves  number of the last move that counted, by device */
-    private static function isStale(Event $move, array $moves): bool
-    {
-        unset($moves[$move->origin->device]);
-
-        return $moves !== [] && max($moves) > $move->origin->after;
     }
 
     /**
@@ -110,8 +116,10 @@ final readonly class Standing
             'paused_ms' => $this->pausedMs,
             'pause_ms' => $this->pauseMs,
             'seats' => (object) array_map(static fn (SeatStanding $s): array => $s->toArray(), $this->seats),
+            'others' => $this->others->toArray(),
             'late' => $this->late,
             'newest' => $this->newest,
+            'marks' => $this->marks?->value,
         ];
     }
 }

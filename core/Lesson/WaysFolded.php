@@ -9,40 +9,68 @@ namespace Cathedra\Core\Lesson;
  */
 final readonly class WaysFolded
 {
-    /** @param  array<int, array<string, array<string, string>>>  $ways  option by learner, model and passage */
-    private function __construct(public array $ways)
+    /**
+     * @param  array<int, array<string, array<string, string>>>  $ways  option by learner, model and passage
+     * @param  array<string, array<string, string>>  $others  of whom nothing was said
+     */
+    private function __construct(public array $ways, private array $others)
     {
     }
 
     public static function of(Log $log, Programme $programme): self
     {
-        $ways = [];
+        $seats = Seats::before($log, $programme);
+        $ways = ['others' => []];
+        $reached = ['others' => 0];
         foreach ($log->counting() as $event) {
-            $model = $event->step === null ? null : $programme->at($event->step);
-            if ($event->learner === null || $model === null) {
-                continue;
+            $seats->tell($event);
+            foreach (['others' => $seats->others] + $seats->known as $learner => $seat) {
+                $before = $reached[$learner] ??= $reached['others'];
+                $ways[$learner] ??= $ways['others'];
+                if ($seat->done > $before) {
+                    $ways[$learner] = self::more(
+                        ways: $ways[$learner],
+                        done: $seat->done,
+                        event: $event,
+                        log: $log,
+                        programme: $programme,
+                    );
+                    $reached[$learner] = $seat->done;
+                }
             }
-            $done = match ($event->kind) {
-                EventKind::Done => $model->own((int) $event->step),
-                EventKind::FinishedEarly => $model->steps,
-                default => 0,
-            };
+        }
+        $others = $ways['others'];
+        unset($ways['others']);
+
+        return new self($ways, $others);
+    }
+
+    /**
+     * @param  array<string, array<string, string>>  $ways  option by model and passage, so far
+     * @param  int  $done  step of the lesson
+     * @return array<string, array<string, string>>
+     */
+    private static function more(array $ways, int $done, Event $event, Log $log, Programme $programme): array
+    {
+        foreach ($programme->models as $model) {
+            if ($log->marks === null && ! $model->holds($done)) {
+                continue; // before it was asked how a lesson is marked, a step said nothing of the models before
+            }
             foreach ($model->passages as $passage) {
-                if ($done >= max(1, $passage['last'])) {
-                    $own = $ways[$event->learner][$model->slug] ?? [];
-                    $own += [$passage['name'] => self::shown($event, $log, $model, $passage)];
-                    $ways[$event->learner][$model->slug] = $own;
+                if ($model->own($done) >= max(1, $passage['last'])) {
+                    $ways[$model->slug] = ($ways[$model->slug] ?? [])
+                        + [$passage['name'] => self::shown($event, $log, $model, $passage)];
                 }
             }
         }
 
-        return new self($ways);
+        return $ways;
     }
 
     /** @return array<string, string> option by passage */
     public function find(int $learner, string $model): array
     {
-        return $this->ways[$learner][$model] ?? [];
+        return ($this->ways[$learner] ?? $this->others)[$model] ?? [];
     }
 
     /**

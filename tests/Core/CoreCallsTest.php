@@ -153,7 +153,7 @@ final class CoreCallsTest extends TestCase
         self::assertSame([], array_filter($of, static fn (array $files): bool => count($files) > 1));
     }
 
-    /** What is longer has more than one idea in it; the fields of an answer, with what the API says of them, are one. */
+    /** What is longer has more than one idea in it; an answer's fields, with what the API says of them, are one. */
     public function testNoFunctionIsLongerThanEightyLines(): void
     {
         $found = [];

@@ -22,7 +22,7 @@ final class Logs
     /**
      * Events as the API gives them, in a line each: "3 done 7 @2" is number 3: learner 7 has done step 2. After that,
      * in any order: "dev:B" device, "after:2" newest number known, "t:90" seconds after the start of time, "key:x",
-     * "cancels:x", "model:cup", "finish:stopped/3".
+     * "cancels:x", "finish:cup/stopped/3", "marks:close", "of:1,2" (a table).
      *
      * @return list<array<string, mixed>>
      */
@@ -59,6 +59,7 @@ final class Logs
                 'text' => $e['text'] ?? null,
                 'way' => isset($e['way']) ? self::way($e['way']) : null,
                 'marks' => isset($e['marks']) ? Marking::from($e['marks']) : null,
+                'learners' => $e['learners'] ?? null,
             ],
         );
     }
@@ -94,7 +95,7 @@ final class Logs
         $changes = []; // of way, with the programme as it was before
         $count = $chance->getInt(1, 28);
         for ($n = 1; $n <= $count; $n++) {
-            $kind = self::pick($chance, [
+            $kind = $n === 1 && $chance->getInt(0, 3) > 0 ? 'started' : self::pick($chance, [
                 'done',
                 'done',
                 'done',
@@ -117,6 +118,12 @@ final class Logs
                 'corrected',
                 'noted',
                 'way-changed',
+                'not-yet',
+                'not-yet',
+                'along',
+                'all-done',
+                'table-done',
+                'shown',
             ]);
             $of = EventKind::from($kind);
             $event = [
@@ -141,7 +148,8 @@ final class Logs
                 'taken-back' => ['cancels' => 'k'.$chance->getInt(1, $count)],
                 'corrected' => ['correction' => self::correction($chance, $known)],
                 'noted' => ['text' => 'A note.'],
-                'started' => $chance->getInt(0, 1) === 1 ? ['marks' => 'close'] : [],
+                'started' => [[], ['marks' => 'close'], ['marks' => 'exception']][$chance->getInt(0, 2)],
+                'table-done' => ['learners' => $chance->pickArrayKeys([1 => 0, 2 => 0, 3 => 0], $chance->getInt(1, 3))],
                 'way-changed' => ['way' => self::change($chance, $programme, $n)],
                 default => [],
             };
@@ -251,6 +259,8 @@ final class Logs
                         'key' => ['key' => $value],
                         'cancels' => ['cancels' => $value],
                         'text' => ['text' => $value],
+                        'marks' => ['marks' => $value],
+                        'of' => ['learners' => array_map(intval(...), explode(',', $value))],
                         'finish' => ['correction' => self::ending($value)],
                         default => throw new \LogicException("\"$word\" is no part of an event."),
                     },

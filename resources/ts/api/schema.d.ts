@@ -2088,6 +2088,8 @@ export interface components {
             /** @description the newest number the device knew */
             after: number;
             learner?: number | null;
+            /** @description those at the table that is spoken of */
+            learners?: number[] | null;
             /** @description numbered through the lesson */
             step?: number | null;
             /** @description key of what it takes back */
@@ -2099,7 +2101,7 @@ export interface components {
              * @description how the lesson is marked; of a start
              * @enum {string|null}
              */
-            marks?: "close" | null;
+            marks?: "exception" | "close" | null;
             /** @description name of whose account did it */
             by?: string | null;
         };
@@ -2117,6 +2119,8 @@ export interface components {
             /** @description the newest number the device knew */
             after: number;
             learner?: number | null;
+            /** @description of table-done */
+            learners?: number[] | null;
             step?: number | null;
             /** Format: uuid */
             cancels?: string | null;
@@ -2126,11 +2130,11 @@ export interface components {
              * @description of a start
              * @enum {string|null}
              */
-            marks?: "close" | null;
+            marks?: "exception" | "close" | null;
             text?: string | null;
         };
         /** @enum {string} */
-        EventKind: "started" | "moved" | "done" | "help" | "helped" | "away" | "came" | "left" | "taken-back" | "paused" | "resumed" | "finished-early" | "ended" | "reopened" | "corrected" | "noted" | "way-changed";
+        EventKind: "started" | "moved" | "done" | "help" | "helped" | "away" | "came" | "left" | "taken-back" | "paused" | "resumed" | "finished-early" | "ended" | "reopened" | "corrected" | "noted" | "way-changed" | "all-done" | "table-done" | "not-yet" | "along" | "shown";
         FaultData: {
             /** @description What may have gone wrong at a step, beside the right one. */
             kind: string;
@@ -2156,6 +2160,8 @@ export interface components {
             outcome: "alone" | "help" | "stopped" | "away";
             /** @description where the learner stopped */
             step: number | null;
+            /** @description that it was finished was seen or said; else it is presumed */
+            seen: boolean;
             /** @description which way the learner folded, of each passage that can be shown another way and was folded */
             ways: {
                 title: string;

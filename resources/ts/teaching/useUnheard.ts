@@ -5,8 +5,8 @@ import type { StoredDeed } from './outbox/store'
 
 /**
  * Deeds of a lesson that the server has not told of yet: what waits here, and what another tab has sent meanwhile,
- * which counts on so that nothing falls back for a moment. A change of way counts only when the server has it, since the
- * lesson's steps change with it.
+ * which counts on so that nothing falls back for a moment. A change of way counts only when the server has it, since
+ * the lesson's steps change with it.
  */
 export function useUnheard(outbox: Outbox, lesson: () => number, heard: () => ReadonlyMap<string, LogEvent>) {
   const waiting = computed(() => outbox.waiting.value.filter((deed) => deed.lesson === lesson()))

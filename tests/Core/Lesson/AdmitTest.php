@@ -43,6 +43,11 @@ final class AdmitTest extends TestCase
         'corrected' => ['learner', 'model', 'outcome'],
         'noted' => ['text'],
         'way-changed' => ['way'],
+        'all-done' => ['step'],
+        'table-done' => ['step', 'learners'],
+        'not-yet' => ['learner', 'step'],
+        'along' => ['learner'],
+        'shown' => ['step'],
     ];
 
     /** @return iterable<string, array{EventKind}> */
@@ -60,7 +65,7 @@ final class AdmitTest extends TestCase
         $whole = self::with($needs);
         $event = self::event($kind, $whole);
         foreach (array_keys(self::with()) as $field) {
-            self::assertSame(in_array($field, $needs, true), $event->$field !== null, $field);
+            self::assertSame(in_array($field, $needs, true), ($event->$field ?? []) !== [], $field);
         }
         foreach ($needs as $field) {
             self::assertSame($field, self::refused(fn () => self::event($kind, array_diff_key($whole, [$field => 0]))));
@@ -77,6 +82,7 @@ final class AdmitTest extends TestCase
         $back = self::event(EventKind::TakenBack, ['cancels' => $event->key], 2);
         $may = in_array($kind->value, [
             'done', 'help', 'helped', 'away', 'came', 'left', 'finished-early', 'corrected', 'noted',
+            'all-done', 'table-done', 'not-yet', 'along',
         ], true);
         self::assertSame($may, $kind->mayBeTakenBack());
         self::assertSame(
@@ -94,6 +100,7 @@ final class AdmitTest extends TestCase
         foreach (array_keys($with) as $field) {
             $other = ['learner' => 8, 'step' => 3, 'cancels' => 'other', 'model' => 'hat', 'text' => 'Other.'];
             $other['outcome'] = Outcome::of(Finish::Stopped, 1);
+            $other['learners'] = [7];
             $other['way'] = WayChange::of(
                 model: 'cup',
                 passage: 'half',
@@ -269,6 +276,7 @@ final class AdmitTest extends TestCase
                 begins: 1,
                 spans: [['first' => 2, 'was' => 1, 'now' => 2]],
             ),
+            'learners' => [7, 8],
         ];
 
         return $only === null ? $all : array_intersect_key($all, array_flip($only));

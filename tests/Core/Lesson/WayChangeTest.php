@@ -156,7 +156,7 @@ final class WayChangeTest extends TestCase
                 ['name' => 'wings', 'option' => 'low', 'last' => 5]]]]);
         // Steps 4 and 5 of the lesson became step 4, the third of the crane.
         self::assertSame(
-            [1 => ['crane' => ['legs' => 'pages', 'wings' => 'low']], 2 => ['crane' => ['legs' => 'reverse']]],
+            [1 => ['crane' => ['legs' => 'pages', 'wings' => 'low']], 2 => ['crane' => ['legs' => 'reverse']], 3 => []],
             WaysFolded::of(Logs::of($events), $programme)->ways,
         );
     }

@@ -1,10 +1,10 @@
 import type { components } from '../../api/schema'
-import { queueOf, seatOf, type Standing } from './standing'
+import { isOpen, queueOf, seatOf, type Standing } from './standing'
 
 export type Rules = components['schemas']['TeachingRules']
 /** The one thing to do now; see core/Lesson/Advice.php. */
 export interface Advice {
-  kind: 'none' | 'help' | 'all' | 'wait' | 'go' | 'gather'
+  kind: 'none' | 'help' | 'all' | 'ask' | 'wait' | 'go' | 'gather'
   done: number
   room: number
   learners: number[]
@@ -20,7 +20,7 @@ export function adviceOf(
 ): Advice {
   const { step } = standing
   const here = learners.filter((l) => !seatOf(standing, l).away)
-  const behind = here.filter((l) => seatOf(standing, l).done < step)
+  const behind = here.filter((l) => isOpen(standing, l))
   // Of whom nothing was ever said is perhaps not there at all: nobody is called for before those who are.
   const open = [
     ...behind.filter((l) => seatOf(standing, l).seen), ...behind.filter((l) => !seatOf(standing, l).seen),
@@ -35,7 +35,8 @@ export function adviceOf(
   })
   if (step < 1 || step > steps || standing.ended_ms !== null || room === 0) return say('none')
   if (queue.length > 0) return say('help', queue)
-  if (open.length === 0) return say('all')
+  const looked = here.every((l) => seatOf(standing, l).looked >= step)
+  if (open.length === 0) return say(checkpoint && !looked ? 'ask' : 'all')
   if (checkpoint) return say('wait', open)
   return done >= (rules.enough[room] ?? room) ? say('go') : say('gather')
 }

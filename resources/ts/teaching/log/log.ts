@@ -6,7 +6,7 @@ export type EventKind = Schemas['EventKind']
 export type LogEvent = Pick<Schemas['EventData'], 'key' | 'kind' | 'number' | 'at_ms' | 'device' | 'after'> &
   Partial<Pick<
     Schemas['EventData'],
-    'learner' | 'step' | 'cancels' | 'correction' | 'text' | 'way' | 'marks' | 'by'
+    'learner' | 'learners' | 'step' | 'cancels' | 'correction' | 'text' | 'way' | 'marks' | 'by'
   >>
 export type WayChange = Schemas['WayChange']
 export interface TaughtModel {
@@ -15,8 +15,12 @@ export interface TaughtModel {
   steps: number
 }
 
-const marks: ReadonlySet<EventKind> = new Set(['done', 'help', 'helped', 'away', 'came', 'left', 'finished-early'])
+const marks: ReadonlySet<EventKind> = new Set([
+  'done', 'help', 'helped', 'away', 'came', 'left', 'finished-early', 'all-done', 'table-done', 'not-yet', 'along',
+])
 export const isMark = (event: LogEvent) => marks.has(event.kind)
+/** A step that these speak of is done. */
+const dones: ReadonlySet<EventKind> = new Set(['done', 'all-done', 'table-done'])
 const mayBeTakenBack = (event: LogEvent) => isMark(event) || event.kind === 'corrected' || event.kind === 'noted'
 
 /**
@@ -68,7 +72,7 @@ function renumbered(event: LogEvent, way: WayChange): LogEvent {
   const before = way.begins - 1
   return {
     ...event,
-    ...(event.step == null ? {} : { step: stepAfter(way, event.step, event.kind === 'done') }),
+    ...(event.step == null ? {} : { step: stepAfter(way, event.step, dones.has(event.kind)) }),
     ...(correction?.step != null && correction.model === way.model
       ? { correction: { ...correction, step: stepAfter(way, correction.step + before, false) - before } }
       : {}),
