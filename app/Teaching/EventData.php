@@ -44,7 +44,11 @@ final readonly class EventData
         public ?string $text,
         #[OA\Property(ref: '#/components/schemas/WayChange', nullable: true)]
         public ?WayChangeData $way,
-        #[OA\Property(description: 'how the lesson is marked; of a start', enum: ['exception', 'close'], nullable: true)]
+        #[OA\Property(
+            description: 'how the lesson is marked; of a start',
+            enum: ['exception', 'close'],
+            nullable: true,
+        )]
         public ?string $marks,
         #[OA\Property(description: 'name of whose account did it', nullable: true)]
         public ?string $by,

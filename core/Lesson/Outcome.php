@@ -29,8 +29,9 @@ final readonly class Outcome
     }
 
     /**
-     * What the marks of a lesson said before it was asked how it is marked: never seen is away; the last step done is finished, with help if any was asked
-     * for or given in this model; anything else stopped at the step after the last one done.
+     * What the marks of a lesson said before it was asked how it is marked: never seen is away; the last step done is
+     * finished, with help if any was asked for or given in this model; anything else stopped at the step after the last
+     * one done.
      *
      * @param  int  $done  furthest step of the model done, 0 for none
      * @param  int  $steps  of the model

@@ -28,7 +28,10 @@ final readonly class Outcomes
         $corrections = self::corrections($log);
         [$counted, $withLate] = $log->marks === null
             ? [EarlierMarks::of($log->counting(), $programme), EarlierMarks::of($log->standing(), $programme)]
-            : [MarkedSeats::of($log, $programme, $log->counting()), MarkedSeats::of($log, $programme, $log->standing())];
+            : [
+                MarkedSeats::of($log, $programme, $log->counting()),
+                MarkedSeats::of($log, $programme, $log->standing()),
+            ];
         $lateAt = self::lateAt($log);
         $records = [];
         $offers = [];

@@ -144,6 +144,13 @@ export const router = createRouter({
       meta: { title: 'Teach', bare: true },
     },
     {
+      path: '/lessons/:id(\\d+)/wall',
+      name: 'lesson-wall',
+      component: () => import('./teaching/WallView.vue'),
+      props: (to) => ({ id: Number(to.params['id']) }),
+      meta: { title: 'Wall', bare: true },
+    },
+    {
       path: '/lessons/:id(\\d+)/rehearse',
       name: 'rehearse',
       component: () => import('./teaching/rehearsal/Rehearse.vue'),

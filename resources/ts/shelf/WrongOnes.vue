@@ -74,13 +74,13 @@ const labelled = ({ kind, title }: { kind: string; title: string }) => `${said(k
   flex: 1 1 240px; display: grid; grid-template-columns: auto minmax(0, 1fr); gap: 12px; align-items: center;
 }
 .framed {
-  position: relative; width: 84px; height: 84px; border: 2px dashed var(--warn); padding: 6px;
+  position: relative; width: var(--framed, 84px); height: var(--framed, 84px); border: 2px dashed var(--warn); padding: 6px;
   background: var(--paper);
 }
 .behind {
   position: absolute; left: 0; right: 0; bottom: 0; font-size: 0.7rem; text-align: center; background: var(--paper);
 }
-p { font-size: 0.92rem; line-height: 1.3; }
+p { font-size: var(--wrong, 0.92rem); line-height: 1.3; }
 .tick { text-decoration: underline; font-weight: 650; padding: 0 8px; min-height: 24px; }
 .tick[aria-pressed='true'] { text-decoration: none; background: var(--now); }
 </style>

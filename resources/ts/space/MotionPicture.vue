@@ -22,6 +22,8 @@ const props = withDefaults(
     back?: string
     /** asks for the motion before anybody plays it */
     ahead?: boolean
+    /** what it can do is said in words, beside others that the screen has; the line of moments comes when it moves */
+    words?: boolean
   }>(),
   { ways: () => ({}), front: '#0E6E7C', back: '#FDFCF8' },
 )
@@ -181,12 +183,14 @@ const name = useId()
     <p v-if="wanted && motion.error.value && !motion.isFetching.value" class="quiet" role="alert">
       {{ t('motion.lost') }}
     </p>
-    <figcaption v-if="moves !== false && !failed" class="controls">
+    <figcaption v-if="words || (moves !== false && !failed)" class="controls" :class="{ words }">
+      <template v-if="moves !== false && !failed">
       <button type="button" class="play" :aria-pressed="playing" @click="toggle">
         {{ t(playing ? 'motion.stop' : wanted && motion.isPending.value ? 'motion.coming' : 'motion.play') }}
         <kbd class="key">P</kbd>
       </button>
       <input
+        v-if="!words || scene"
         :id="name"
         type="range"
         min="0"
@@ -195,12 +199,14 @@ const name = useId()
         :value="share"
         :aria-label="t('motion.where')"
         @input="slide" />
-      <button type="button" :aria-pressed="slowly" @click="slowly = !slowly">
+      <button v-if="!words || scene" type="button" :aria-pressed="slowly" @click="slowly = !slowly">
         {{ t('motion.slow') }} <kbd class="key">O</kbd>
       </button>
       <button type="button" :aria-pressed="fromBehind" @click="behind">
         {{ t(fromBehind ? 'motion.front' : 'motion.behind') }} <kbd class="key">V</kbd>
       </button>
+      </template>
+      <slot name="words" />
     </figcaption>
     <figcaption v-else-if="wanted" class="quiet" role="status">
       {{ t(failed ? 'motion.noGraphics' : 'motion.none') }}
@@ -219,6 +225,12 @@ canvas { position: absolute; inset: 0; width: 100%; height: 100%; touch-action: 
 }
 .controls button[aria-pressed='true'] { background: var(--tide); }
 .controls input { flex: 1; min-width: 60px; height: 44px; accent-color: var(--tide); }
+.words { gap: 0 24px; border-top: 2px solid var(--ink); }
+.words :deep(button) { background: none; color: var(--tide-deep); padding: 0; text-decoration: underline; }
+.words :deep(button[aria-pressed='true']), .words :deep(button[aria-expanded='true']) {
+  background: none; color: var(--ink); text-decoration: none; box-shadow: inset 0 -3px var(--now);
+}
+.words :deep(button) { font-size: 1.05rem; font-weight: 650; min-height: 44px; }
 .key { font-size: 0.8em; }
 @media (max-width: 640px) { .controls .key { display: none; } .controls button { padding: 0 9px; } }
 </style>

@@ -1,48 +1,59 @@
-import { computed, ref, type Ref } from 'vue'
-import type { LessonData } from '../api/client'
-import { counting, isLate, isMark, standingEvents } from './log/log'
+import { useLocalStorage } from '@vueuse/core'
+import { computed, type Ref } from 'vue'
+import { isLate, isMark, standingEvents } from './log/log'
 import { seatOf } from './log/standing'
 import type { StageLog } from './useLessonLog'
 
-/** What a tap on a seat says. */
-export type Mark = 'done' | 'help' | 'away'
+/** What can be said of one learner. */
+export type Said = 'done' | 'not-yet' | 'help' | 'helped' | 'along' | 'away' | 'came' | 'left' | 'finished-early'
+const WITH_STEP: ReadonlySet<Said> = new Set(['done', 'not-yet', 'help', 'helped', 'finished-early'])
 
 /** All that is done in front of the class; each is an event of the log. */
 export function useStageDeeds(
-  { log, standing, add, waiting }: StageLog,
-  lesson: () => LessonData | undefined,
+  { log, standing, add }: Pick<StageLog, 'log' | 'standing' | 'add'>,
   total: Readonly<Ref<number>>,
-  send: () => Promise<void>,
 ) {
-  const ending = ref(false)
-  const begin = () => {
-    if (standing.value.started_ms === null) void add('started', { marks: 'close' })
-  }
+  /** how this device's lead marks a lesson that has not begun */
+  const wish = useLocalStorage<'exception' | 'close'>('marks', 'exception')
+  const begun = computed(() => standing.value.started_ms !== null)
+  const close = computed(() => (begun.value ? standing.value.marks !== 'exception' : wish.value === 'close'))
+  const paused = computed(() => standing.value.pause_ms !== null)
+  const step = () => Math.min(standing.value.step, total.value)
 
+  function begin() {
+    if (!begun.value) void add('started', { marks: wish.value })
+  }
   function go(to: number) {
     if (total.value === 0) return
     begin()
+    if (paused.value) void add('resumed')
     void add('moved', { step: Math.min(total.value + 1, Math.max(0, to)) })
   }
 
-  /** Marks a learner at the step at hand; a second press on what is said already says nothing new. */
-  function mark(learner: number, kind: Mark) {
-    const step = Math.min(standing.value.step, total.value)
-    const seat = seatOf(standing.value, learner)
-    const here = !seat.away
-    if (kind === 'away') {
-      void add(here ? 'away' : 'came', { learner })
-    } else if (kind === 'done') {
-      if (step >= 1 && !(here && seat.done >= step && seat.help_ms === null)) void add('done', { learner, step })
-    } else if (step >= 1 && !(here && seat.help_ms !== null)) {
-      void add('help', { learner, step })
-    }
+  function say(learner: number, kind: Said) {
+    if (WITH_STEP.has(kind) && step() < 1) return
+    const behind = seatOf(standing.value, learner).behind
+    const at = (kind === 'helped' || kind === 'help') && behind !== null ? behind : step()
+    void add(kind, { learner, ...(WITH_STEP.has(kind) ? { step: at } : {}) })
   }
 
-  /** Nothing was said of how anybody did: an end would keep nothing of the lesson but who is away. */
-  const untapped = computed(() =>
-    !counting(log.value).some(({ kind }) => ['done', 'help', 'helped', 'finished-early', 'corrected'].includes(kind)),
-  )
+  /** What a tap says: what comes next for this learner. Said already, it says nothing new. */
+  function tap(learner: number) {
+    const seat = seatOf(standing.value, learner)
+    if (seat.away) say(learner, 'came')
+    else if (!begun.value || step() < 1) say(learner, 'away')
+    else if (close.value) {
+      if (seat.done < step() || seat.help_ms !== null) say(learner, 'done')
+    } else if (seat.help_ms !== null) say(learner, 'along')
+    else say(learner, seat.behind !== null ? 'help' : 'not-yet')
+  }
+
+  const all = () => { if (step() >= 1) void add('all-done', { step: step() }) }
+  function table(learners: readonly number[]) {
+    const here = learners.filter((one) => !seatOf(standing.value, one).away)
+    if (step() >= 1 && here.length > 0) void add('table-done', { step: step(), learners: here })
+  }
+  const pause = () => void add(paused.value ? 'resumed' : 'paused')
 
   /** Takes the latest mark back: whoever made it, the lead may. */
   function undo() {
@@ -52,41 +63,5 @@ export function useStageDeeds(
     if (last) void add('taken-back', { cancels: last.key })
   }
 
-  /** Ends the lesson after everything that waits; resolves when the server has it all. */
-  async function end(everybody?: 'all' | 'none' | 'each'): Promise<void> {
-    ending.value = true
-    begin()
-    await add('ended')
-    if (everybody === 'all' || everybody === 'none')
-      for (const correction of endedAlike(lesson(), standing.value, total.value, everybody === 'all'))
-        void add('corrected', correction)
-    while (waiting.value > 0) {
-      await send()
-      await new Promise((resolve) => {
-        setTimeout(resolve, waiting.value > 0 ? 300 : 0)
-      })
-    }
-    ending.value = false
-  }
-
-  return { ending, untapped, go, mark, undo, end }
-}
-
-/** Everybody here ended like this, with each model: said at the end of a lesson in which nobody was tapped. */
-function endedAlike(
-  lesson: LessonData | undefined,
-  standing: StageLog['standing']['value'],
-  total: number,
-  finished: boolean,
-) {
-  const reached = Math.min(standing.step, total)
-  const here = lesson?.group.learners.filter(({ id }) => !seatOf(standing, id).away) ?? []
-  return here.flatMap(({ id: learner }) =>
-    (lesson?.models ?? []).map(({ slug: model, first, steps }) => ({
-      learner,
-      correction: finished
-        ? { model, finish: 'alone' as const, step: null }
-        : { model, finish: 'stopped' as const, step: Math.min(steps, Math.max(1, reached - first + 1)) },
-    })),
-  )
+  return { wish, begun, close, paused, begin, go, say, tap, all, table, pause, undo }
 }

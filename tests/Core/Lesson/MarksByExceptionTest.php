@@ -47,7 +47,8 @@ final class MarksByExceptionTest extends TestCase
         yield 'a table has it, but not who is away' => [['2 away 1', '3 table-done @2 of:1,2'], 'away 0 0', 'here 2 2'];
         yield 'not yet takes back what was presumed' => [['2 moved @4', '3 not-yet 1 @2'], 'here 1 0 <2', 'here 3 0'];
         yield 'not yet takes back what was seen' => [['2 done 1 @3', '3 not-yet 1 @2'], 'here 1 1 <2', 'here 0 0'];
-        yield 'who is behind stays behind' => [['2 moved @2', '3 not-yet 1 @2', '4 moved @5'], 'here 1 0 <2', 'here 4 0'];
+        yield 'who is behind stays behind' => [['2 moved @2', '3 not-yet 1 @2', '4 moved @5'],
+            'here 1 0 <2', 'here 4 0'];
         yield 'help is not yet, and waits' => [['2 moved @3', '3 help 1 @3'], 'here 2 0 <3 ?', 'here 2 0'];
         yield 'who was helped is still behind' => [['2 moved @3', '3 help 1 @3', '4 helped 1 @3', '5 moved @4'],
             'here 2 0 <3', 'here 3 0'];
@@ -59,7 +60,8 @@ final class MarksByExceptionTest extends TestCase
         yield 'shown changes nothing' => [['2 moved @2', '3 shown @2'], 'here 1 0', 'here 1 0'];
         yield 'the end at the last step of a model has it' => [['2 moved @3', '3 ended'], 'here 3 0', 'here 3 0'];
         yield 'the end in the middle does not' => [['2 moved @2', '3 ended'], 'here 1 0', 'here 1 0'];
-        yield 'taken back, it was not said' => [['2 moved @3', '3 not-yet 1 @3', '4 taken-back cancels:k3', '5 moved @4'],
+        yield 'taken back, it was not said' => [
+            ['2 moved @3', '3 not-yet 1 @3', '4 taken-back cancels:k3', '5 moved @4'],
             'here 3 0', 'here 3 0'];
     }
 
@@ -118,7 +120,8 @@ final class MarksByExceptionTest extends TestCase
         yield 'a correction stands over it' => ['exception',
             ['2 moved @1', '3 moved @4', '4 moved @8', '5 ended', '6 corrected 2 finish:cup/stopped/2'],
             ['alone alone', 'stopped/2 alone', 'alone alone']];
-        yield 'close, nobody tapped' => ['close', ['2 moved @1', '3 moved @4', '4 moved @8', '5 ended'], ['- -', '- -', '- -']];
+        yield 'close, nobody tapped' => ['close', ['2 moved @1', '3 moved @4', '4 moved @8', '5 ended'],
+            ['- -', '- -', '- -']];
         yield 'close, one tapped' => ['close', ['3 moved @1', '4 done 1 @3', '5 moved @4', '6 ended'],
             ['alone! stopped/1', '- -', '- -']];
         yield 'close, away from the beginning' => ['close',
@@ -155,7 +158,8 @@ final class MarksByExceptionTest extends TestCase
             return json_decode((string) json_encode($records), true);
         };
         self::assertSame(
-            [1 => ['cup' => ['alone', null, false]], ['cup' => ['stopped', 2, false]], ['cup' => ['away', null, false]]],
+            [1 => ['cup' => ['alone', null, false]], ['cup' => ['stopped', 2, false]],
+                ['cup' => ['away', null, false]]],
             $of('7 moved @4', '8 ended'),
         );
         self::assertSame(['cup' => ['alone', null, false]], $of('7 along 2', '8 moved @4', '9 ended')[2]);

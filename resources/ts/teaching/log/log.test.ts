@@ -59,7 +59,7 @@ const whole = (of: Partial<Standing>) => ({
   ...of,
   others: { ...blankSeat, ...of.others },
   seats: Object.fromEntries(
-    Object.entries(of.seats ?? {}).map(([id, seat]) => [id, { ...blankSeat, looked: seat.done, ...seat }]),
+    Object.entries(of.seats ?? {}).map(([id, seat]) => [id, Object.assign({}, blankSeat, { looked: seat.done }, seat)]),
   ),
 }) as Standing
 

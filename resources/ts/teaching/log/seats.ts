@@ -55,8 +55,8 @@ const late = (seat: SeatStanding) => ({ ...seat, behind: seat.behind ?? seat.don
 const unhelped = { help_ms: null, help_step: null }
 
 /**
- * All seats of a room as events are told, one after the other in the server's order: the mirror of core/Lesson/Seats.php.
- * Of whom nothing was said yet is one seat, `others`.
+ * All seats of a room as events are told, one after the other in the server's order: the mirror of
+ * core/Lesson/Seats.php. Of whom nothing was said yet is one seat, `others`.
  */
 export class Seats {
   readonly known = new Map<number, SeatStanding>()
