@@ -11,6 +11,7 @@ use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
 use App\Support\Once;
 use App\Teaching\LessonLog;
+use Cathedra\Core\Lesson\Marking;
 use Cathedra\Core\Pacing\Learning\Learned;
 use Cathedra\Core\Pacing\Learning\Mark;
 use Cathedra\Core\Pacing\Learning\Marks;
@@ -234,11 +235,19 @@ final readonly class LearnedTimes
             }
         }
 
-        return Marks::of(
-            $this->log->log($lesson),
-            $steps,
-            (string) $lesson->group_id,
-            (string) $lesson->id,
-        );
+        $log = $this->log->log($lesson);
+        if ($log->marks === Marking::Exception) {
+            return Marks::ofTheRoom(
+                log: $log,
+                programme: $programme->core(),
+                steps: $steps,
+                group: (string) $lesson->group_id,
+                lesson: (string) $lesson->id,
+                learners: count($lesson->learnerIds()),
+                times: $this->files->times(),
+            );
+        }
+
+        return Marks::of($log, $steps, (string) $lesson->group_id, (string) $lesson->id);
     }
 }

@@ -40,7 +40,7 @@ final class EventRequest extends ApiRequest
             'events.*.after' => ['required', 'integer', self::NUMBERS],
             'events.*.learner' => ['nullable', 'integer'],
             'events.*.learners' => ['nullable', 'array', 'list', 'between:1,'.Event::MAX_TABLE],
-            'events.*.learners.*' => ['integer', 'distinct'],
+            'events.*.learners.*' => ['integer'],
             'events.*.step' => ['nullable', 'integer', 'between:0,65000'],
             'events.*.cancels' => ['nullable', 'string', 'uuid'],
             'events.*.correction' => ['nullable', 'array'],

@@ -84,8 +84,9 @@ final readonly class Event
         if (isset($with['marks']) && $kind !== EventKind::Started) {
             throw BadEvent::at('marks', "An event \"{$kind->value}\" has no \"marks\".");
         }
-        if (count($with['learners'] ?? []) > self::MAX_TABLE) {
-            throw BadEvent::at('learners', 'A table has at most '.self::MAX_TABLE.' learners.');
+        $table = $with['learners'] ?? [];
+        if (count($table) > self::MAX_TABLE || count(array_unique($table)) < count($table)) {
+            throw BadEvent::at('learners', 'A table has at most '.self::MAX_TABLE.' learners, each once.');
         }
         if (isset($with['text']) && mb_strlen($with['text']) > self::MAX_TEXT) {
             throw BadEvent::at('text', 'A note has at most '.self::MAX_TEXT.' characters.');

@@ -146,7 +146,7 @@ final readonly class PlainLesson
             throw BadEvent::at("$at/learners", "$at/learners must be a list of whole numbers.");
         }
 
-        return array_values($learners);
+        return array_values(array_unique($learners));
     }
 
     /**

@@ -37,6 +37,31 @@ abstract class BrowserTestCase extends TestCase
         $this->browser->find('h1');
     }
 
+    /** The lesson begins at its first step; marked "close", every done is tapped. */
+    protected function begin(int $lesson, string $marks = 'close'): void
+    {
+        $b = $this->browser;
+        $b->visit("/lessons/$lesson/teach")->saying('Before the first step', 'h1');
+        $b->driver->executeScript('localStorage.setItem("marks", arguments[0])', [$marks]);
+        $b->visit("/lessons/$lesson/teach")->saying('Before the first step', 'h1');
+        $b->click('Begin the lesson', 'button')->saying('1 ', 'h1');
+    }
+
+    protected function seat(int $place): \Facebook\WebDriver\Remote\RemoteWebElement
+    {
+        return $this->browser->find("[data-seat='$place']");
+    }
+
+    /** Press and hold a seat (by the right button, which opens the same), and say something of the learner. */
+    protected function hold(int $place, string $say): void
+    {
+        $this->browser->driver->executeScript(
+            'arguments[0].dispatchEvent(new MouseEvent("contextmenu", {bubbles: true, cancelable: true}))',
+            [$this->seat($place)],
+        );
+        $this->browser->click($say, 'button');
+    }
+
     protected function tabTo(string $css, bool $backwards = false): void
     {
         for ($i = 0; $i < 120; $i++) {

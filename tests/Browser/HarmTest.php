@@ -130,18 +130,17 @@ final class HarmTest extends BrowserTestCase
     {
         $b = $this->browser;
         $lesson = $this->lesson(['Ada', 'Bram'], 'crane');
-        $b->visit("/lessons/$lesson/teach")->saying('Before the first step', 'h1');
-        $b->press(WebDriverKeys::ARROW_RIGHT)->saying('1 ', 'h1');
+        $this->begin($lesson);
         $first = $b->driver->getWindowHandle();
         $b->driver->executeScript('window.open(location.href)'); // a copy, with the storage of the first
         $second = array_values(array_diff($b->driver->getWindowHandles(), [$first]))[0];
         $b->driver->switchTo()->window($second);
         $b->saying('1 ', 'h1');
-        $b->find('.seats li:nth-child(1) button')->click();
+        $this->seat(1)->click();
         $b->until(fn (): bool => $this->marks($lesson) === 1, 'the second tab marks');
         $b->driver->switchTo()->window($first);
         $b->until(fn (): bool => count($this->all('.seats button.done')) === 1, 'the first tab hears of it');
-        $b->find('.seats li:nth-child(2) button')->click();
+        $this->seat(2)->click();
         $b->until(fn (): bool => $this->marks($lesson) === 2, 'the first tab marks');
         $events = $this->api("/api/lessons/$lesson/events")['events'];
         $marks = array_values(array_filter($events, static fn (array $e): bool => $e['kind'] === 'done'));
@@ -197,17 +196,16 @@ final class HarmTest extends BrowserTestCase
     {
         $b = $this->browser;
         $lesson = $this->lesson(['Ada', 'Bram', 'Cleo', 'Dan']);
-        $b->visit("/lessons/$lesson/teach")->saying('Before the first step', 'h1');
-        $b->click('Next step', 'button')->saying('1 ', 'h1');
-        $b->click('Taps: away', 'button');
-        $b->find('.seats li:nth-child(4) button')->click();
+        $this->begin($lesson);
+        $this->hold(4, 'Away');
         $b->saying('away', 'span');
         $b->click('Next step', 'button')->saying('2 ', 'h1');
-        $b->click('End the lesson here', 'button');
+        $b->click('More', 'button')->click('End the lesson here', 'button');
         $b->saying('Did everybody here finish?', 'h2');
         $b->click('Cancel', 'button');
         $b->saying('2 ', 'h1');
-        $b->click('End the lesson here', 'button')->click('All finished', 'button')->waitForPath('#/keep$#');
+        $b->click('More', 'button')->click('End the lesson here', 'button')
+            ->click('All finished', 'button')->waitForPath('#/keep$#');
         $b->saying('3 of 4 finished', 'h1');
         self::assertSame(['away'], $this->chosen(4));
         $b->visit("/lessons/$lesson/keep")->saying('3 of 4 finished', 'h1'); // after a reload, too
@@ -217,8 +215,8 @@ final class HarmTest extends BrowserTestCase
     {
         $b = $this->browser;
         $lesson = $this->lesson(['Ada', 'Bram', 'Cleo', 'Dan']);
-        $b->visit("/lessons/$lesson/teach")->saying('Before the first step', 'h1');
-        for ($step = 1; $step <= 7; $step++) {
+        $this->begin($lesson);
+        for ($step = 2; $step <= 7; $step++) {
             $b->press(WebDriverKeys::ARROW_RIGHT);
         }
         $b->saying('Finished', 'h1');
@@ -238,28 +236,27 @@ final class HarmTest extends BrowserTestCase
     {
         $b = $this->browser;
         $lesson = $this->lesson(['Ada', 'Bram']);
-        $b->visit("/lessons/$lesson/teach")->saying('Before the first step', 'h1');
-        $b->click('Next step', 'button')->saying('1 ', 'h1');
-        $seat = $b->find('.seats li:nth-child(1) button');
+        $this->begin($lesson);
+        $seat = $this->seat(1);
         $seat->click();
-        $b->saying('1 done', 'span');
+        $b->until(fn (): bool => count($this->all('.seats button.done')) === 1, 'one is done');
         $seat->click();
         $seat->click();
         $b->until(fn (): bool => $this->marks($lesson) === 1, 'one mark is kept');
-        $b->click('Undo mark', 'button');
+        $b->press('u');
         $b->until(fn (): bool => count($this->all('.seats button.done')) === 0, 'undo takes it back at once');
 
         $b->network(false, 400);
         foreach ([1, 2] as $learner) {
-            $b->find(".seats li:nth-child($learner) button")->click();
+            $this->seat($learner)->click();
         }
         $b->click('Next step', 'button')->saying('2 ', 'h1');
         self::assertStringNotContainsString('No connection', $b->find('aside')->getText(), 'slow is not gone');
         $b->until(fn (): bool => $this->marks($lesson) === 4, 'one, an undo, and two');
         $b->network(true, 0);
-        $b->find('.seats li:nth-child(1) button')->click();
+        $this->seat(1)->click();
         $b->saying('No connection: one mark waits', 'p');
-        $b->find('.seats li:nth-child(2) button')->click();
+        $this->seat(2)->click();
         $b->saying('No connection: 2 marks wait', 'p');
         $b->network(false, 0);
         $b->until(

@@ -63,26 +63,29 @@ final class MotionTest extends BrowserTestCase
         $b->until(fn (): bool => $this->all('.large canvas') !== [] && $this->percent() > 0, 'it never comes');
     }
 
-    /** On the stage two faults stand under the picture, framed, and nothing is cut off at the foot. */
-    public function testIfItLooksLikeThisStandsUnderThePicture(): void
+    /** On the stage two faults open over the picture, framed, and nothing is cut off at the foot. */
+    public function testIfItLooksLikeThisOpensOverThePicture(): void
     {
         $b = $this->browser;
         $lesson = $this->lesson(['Ada'], 'helmet');
         $this->post("/api/lessons/$lesson/events", 'moved', ['step' => 4]);
         $b->visit("/lessons/$lesson/teach")->saying('4 Valley fold', 'h1');
-        $b->saying('One layer too many was taken.', 'b');
-        self::assertCount(2, $this->all('.faults .framed svg'));
+        $b->click('2 common mistakes', 'button')->saying('One layer too many was taken.', 'b');
+        self::assertCount(2, $this->all('.over .framed svg'));
         self::assertLessThanOrEqual(0, $b->driver->executeScript(
             'const foot = document.querySelector("footer").getBoundingClientRect().top;'
-            .'return Math.max(...[...document.querySelectorAll(".faults li, .step, .guide")]'
+            .'return Math.max(...[...document.querySelectorAll(".over, .step, .check")]'
             .'.map((e) => e.getBoundingClientRect().bottom - foot))',
         ));
-        $b->find('.faults .tick')->click();
+        $b->find('.over .tick')->click();
         $b->saying('Seen', 'button'); // and so it is in a second tab, or after a reload
-        $b->visit("/lessons/$lesson/teach")->saying('Seen', 'button');
+        $b->visit("/lessons/$lesson/teach")->saying('4 Valley fold', 'h1');
+        $b->saying('2 common mistakes', 'button');
+        $b->press('x')->saying('Seen', 'button');
         $b->press(WebDriverKeys::ARROW_RIGHT)->saying('5 ', 'h1');
-        $b->saying('Done on one side only.', 'b');
-        $b->visit("/lessons/$lesson/teach")->saying('Done on one side only.', 'b'); // after a reload
+        self::assertSame([], $this->all('.over'), 'it closes with the step');
+        $b->saying('common mistake', 'button');
+        $b->press('x')->saying('Done on one side only.', 'b');
         $b->visit('/shelf/helmet')->saying('Helmet', 'h1');
         $b->driver->executeScript('const d = document.querySelector("#step-4 details"); d.open = true;');
         $b->saying('One layer too many was taken.', 'b');

@@ -13,10 +13,9 @@ final class TeachingTest extends BrowserTestCase
     {
         $b = $this->browser;
         $lesson = $this->lesson(['Ada', 'Bram', 'Cleo']);
-        $b->visit("/lessons/$lesson/teach")->saying('Before the first step', 'h1');
-        $b->click('Next step', 'button')->saying('1 ', 'h1');
+        $this->begin($lesson);
         foreach ([1, 2, 3] as $seat) {
-            $b->find(".seats li:nth-child($seat) button")->click();
+            $this->seat($seat)->click();
             $this->seatsDone($seat);
         }
         $this->settled();
@@ -48,7 +47,7 @@ final class TeachingTest extends BrowserTestCase
             $b->saying("$step ", 'h1'); // the other tab follows
             for ($n = 0; $n < 50; $n++) {
                 $b->driver->switchTo()->window($tabs[$n % 2]);
-                $b->driver->executeScript('document.querySelectorAll(".seats button")[arguments[0]].click()', [$n]);
+                $b->driver->executeScript('document.querySelectorAll("[data-seat]")[arguments[0]].click()', [$n]);
             }
         }
         $this->settled();
@@ -65,14 +64,14 @@ final class TeachingTest extends BrowserTestCase
     {
         $b = $this->browser;
         $lesson = $this->lesson(['Ada', 'Bram', 'Cleo', 'Dov', 'Edda', 'Finn', 'Gus', 'Hana'], 'dog-face');
-        $b->visit("/lessons/$lesson/teach")->saying('Before the first step', 'h1');
-        for ($step = 1; $step <= 6; $step++) {
+        $this->begin($lesson);
+        for ($step = 2; $step <= 6; $step++) {
             $b->press(WebDriverKeys::ARROW_RIGHT)->saying("$step ", 'h1');
         }
         $this->settled();
         $this->line(offline: true);
         for ($seat = 0; $seat < 8; $seat++) {
-            $b->driver->executeScript('document.querySelectorAll(".seats button")[arguments[0]].click()', [$seat]);
+            $b->driver->executeScript('document.querySelectorAll("[data-seat]")[arguments[0]].click()', [$seat]);
         }
         $this->seatsDone(8);
         $b->press(WebDriverKeys::ARROW_RIGHT)->saying('Finished', 'h1');
@@ -90,8 +89,7 @@ final class TeachingTest extends BrowserTestCase
         $b = $this->browser;
         $lesson = $this->lesson(['Ada', 'Bram'], 'dog-face');
         $group = $this->api("/api/lessons/$lesson")['group'];
-        $b->visit("/lessons/$lesson/teach")->saying('Before the first step', 'h1');
-        $b->press(WebDriverKeys::ARROW_RIGHT)->saying('1 ', 'h1');
+        $this->begin($lesson);
         $this->settled();
         $this->post("/api/lessons/$lesson/events", 'ended');
         $b->saying('This lesson has ended', 'p');
@@ -173,7 +171,7 @@ final class TeachingTest extends BrowserTestCase
         $b->press(WebDriverKeys::ARROW_RIGHT)->saying('1 ', 'h1');
         $this->settled();
         $this->line(offline: true);
-        $b->find('.seats li:nth-child(1) button')->click();
+        $this->seat(1)->click();
         $this->seatsDone(1);
         $b->click('Leave', 'a')->waitForPath('#/plan$#');
         $b->click('Sign out', 'button')->saying('1 marks have not reached the server', 'h2');

@@ -28,15 +28,16 @@ final class WalkTest extends BrowserTestCase
         $b->saying('It fits', 'h1');
         $b->click('Start teaching', 'a')->waitForPath('#/teach$#');
         $b->saying('Before the first step', 'h1');
+        $this->begin((int) $lesson);
         for ($step = 1; $step <= 6; $step++) {
-            $b->click('Next step', 'button');
+            $step === 1 || $b->click('Next step', 'button');
             $b->saying("$step ", 'h1');
-            $b->find('.seats li:nth-child(1) button')->click();
-            $b->saying("$step done", 'span');
+            $this->seat(1)->click();
+            $b->until(fn (): bool => count($this->all('.seats button.done')) === 1, "the seat is not done with $step");
         }
-        $b->find('.seats li:nth-child(2) button')->click();
+        $this->seat(2)->click();
         $b->until(fn (): bool => count($this->all('.seats button.done')) === 2, 'two seats are not done');
-        $b->click('Undo mark', 'button');
+        $b->press('u');
         $b->until(fn (): bool => count($this->all('.seats button.done')) === 1, 'the mark was not taken back');
 
         $b->visit("/lessons/$lesson/teach"); // reload: same step, same seats
@@ -78,15 +79,24 @@ final class WalkTest extends BrowserTestCase
         $this->tabTo("a.v-btn[href='/lessons/$lesson/teach']");
         $b->press($enter)->waitForPath('#/teach$#')->saying('Before the first step', 'h1');
 
-        $b->press(WebDriverKeys::ARROW_RIGHT)->saying('1 Turn round', 'h1');
+        $b->press(WebDriverKeys::ARROW_RIGHT)->saying('1 Turn round', 'h1'); // only looked at
+        $b->press(WebDriverKeys::ARROW_LEFT)->saying('Before the first step', 'h1');
+        $this->tabTo('footer .next');
+        $b->press($enter)->saying('1 Turn round', 'h1');
         $b->press(WebDriverKeys::PAGE_DOWN)->saying('2 Diagonal fold', 'h1'); // a presenter's clicker
-        $this->tabTo('.seats li:nth-child(3) button');
-        $b->press($enter)->saying('2 done', 'span');
-        $b->press('h');
-        $this->tabTo('.seats li:nth-child(4) button');
+        $this->tabTo('[data-seat="3"]');
+        $b->press($enter)->saying('not yet', 'span');
         $b->press(WebDriverKeys::SPACE)->saying('needs help', 'span');
+        $b->press($enter);
+        $b->until(fn (): bool => count($this->all('.seats .help, .seats .not-yet')) === 0, 'along again');
+        $this->tabTo('[data-seat="4"]');
+        $b->press(WebDriverKeys::SPACE)->saying('not yet', 'span');
         $b->press('u');
-        $b->until(fn (): bool => count($this->all('.seats button.help')) === 0, 'the mark was not taken back');
+        $b->until(fn (): bool => count($this->all('.seats .not-yet')) === 0, 'the mark was not taken back');
+        $this->tabTo('[data-seat="1"]', backwards: true);
+        $b->press('i')->saying('Left early', 'button');
+        $b->press(WebDriverKeys::ESCAPE);
+        $b->until(fn (): bool => $this->all('.v-dialog') === [], 'Escape does not shut it');
         $b->press('b')->saying('The wall is dark', 'button');
         $b->press('b', WebDriverKeys::ARROW_LEFT)->saying('1 Turn round', 'h1');
         for ($step = 2; $step <= 8; $step++) {
@@ -94,9 +104,11 @@ final class WalkTest extends BrowserTestCase
         }
         $b->saying('Finished', 'h1');
         $this->tabTo('footer .next');
-        $b->press($enter)->waitForPath('#/keep$#')->saying('0 of', 'h1');
-        $this->tabTo('.people li:nth-child(1) input'); // the chosen one: away; the arrow goes round to the first
-        $b->press(WebDriverKeys::ARROW_RIGHT)->saying('1 of', 'h1');
+        $b->press($enter)->waitForPath('#/keep$#')->saying('finished', 'h1');
+        $n = explode(' ', $b->find('h1')->getText())[0]; // nobody is behind: all of them, presumed
+        $b->saying("$n of $n finished", 'h1');
+        $this->tabTo('.people li:nth-child(1) input'); // finished with help; the arrow goes on to "stopped"
+        $b->press(WebDriverKeys::ARROW_RIGHT)->saying(((int) $n - 1)." of $n", 'h1');
 
         foreach (['s' => 'What can they fold', 'c' => 'kinds of paper', 'g' => 'groups'] as $key => $title) {
             $this->tabTo('.mark', backwards: true);

@@ -137,6 +137,35 @@ final class CommandTest extends TestCase
         }
     }
 
+    /** The example of design 15a: who is where, and how everybody ended. */
+    public function testALogReadsAndPrintsJson(): void
+    {
+        $events = implode(',', array_map(static fn (string $event, int $i): string => '{"key":"k'.$i.'","number":'.$i
+            .",$event}", [
+                '"kind":"started","marks":"exception"', '"kind":"away","learner":3', '"kind":"moved","step":1',
+                '"kind":"not-yet","learner":2,"step":1', '"kind":"moved","step":4', '"kind":"ended"',
+            ], range(1, 6)));
+        $in = '{"programme":[{"slug":"cup","steps":3}],"learners":[1,2,3],"events":['.$events.']}';
+        $said = json_decode($this->artisan(['cathedra:lesson'], $in)->getOutput(), true);
+        self::assertSame([4, true], [$said['step'], $said['ended']]);
+        self::assertSame(
+            ['learner' => 2, 'here' => true, 'done' => 0, 'looked' => 0, 'behind' => 1, 'help' => false],
+            $said['seats'][1],
+        );
+        self::assertSame(
+            [['alone', null, false], ['stopped', 1, false], ['away', null, false]],
+            array_map(static fn (array $o): array => [$o['finish'], $o['step'], $o['seen']], $said['outcomes']),
+        );
+        $bads = ['' => 'not JSON', '[]' => '"events" must be a list', str_replace('"away"', '"gone"', $in) => 'events/1/kind',
+            str_replace('"learner":2,', '', $in) => 'events/3/learner'];
+        foreach ($bads as $bad => $says) {
+            $run = $this->artisan(['cathedra:lesson'], (string) $bad);
+            self::assertSame(1, $run->getExitCode());
+            self::assertStringContainsString($says, $run->getErrorOutput());
+            self::assertSame(1, substr_count($run->getErrorOutput(), "\n"));
+        }
+    }
+
     /** Three learners, one step of 10 to show and 20 to fold, nobody differs: done after 30 s, all by the bell. */
     public function testARehearsalReadsAndPrintsJson(): void
     {

@@ -78,7 +78,8 @@ final class LogTest extends TestCase
         $record = $this->getJson("/api/lessons/{$lesson->id}")->json('record');
         self::assertSame(1, $record['late']);
         self::assertSame(
-            [['learner' => $ada, 'model' => 'drinking-cup', 'outcome' => 'alone', 'step' => null, 'ways' => []]],
+            [['learner' => $ada, 'model' => 'drinking-cup', 'outcome' => 'alone', 'step' => null, 'seen' => true,
+                'ways' => []]],
             $record['offers'],
         );
         self::assertSame(['stopped', 3], [$record['finishes'][0]['outcome'], $record['finishes'][0]['step']]);
@@ -343,8 +344,9 @@ final class LogTest extends TestCase
         $this->send(
             $lesson->id,
             ['kind' => 'started', 'marks' => 'close'],
-            ['kind' => 'moved', 'step' => 8],
             ['kind' => 'away', 'learner' => $cleo],
+            ['kind' => 'moved', 'step' => 1],
+            ['kind' => 'moved', 'step' => 8],
         )->assertOk();
         $finishes = $this->endLesson($lesson->id)['record']['finishes'];
         self::assertSame([[$cleo, 'away']], array_map(
@@ -359,6 +361,50 @@ final class LogTest extends TestCase
             ['kind' => 'corrected', 'learner' => $bram, 'correction' => $done],
         )->assertOk();
         self::assertSame(2, $this->getJson("/api/lessons/{$lesson->id}")->json('card.finished'));
+    }
+
+    public function testByExceptionSilenceIsPresumedAndWhatWasLookedAtIsSaid(): void
+    {
+        [, $lesson] = $this->planned();
+        [$ada, $bram, $cleo] = $lesson->learnerIds();
+        $others = array_slice($lesson->learnerIds(), 3);
+        $this->send(
+            $lesson->id,
+            ['kind' => 'away', 'learner' => $cleo],
+            ['kind' => 'started', 'marks' => 'exception'],
+            ['kind' => 'moved', 'step' => 1],
+            ['kind' => 'moved', 'step' => 3],
+            ['kind' => 'not-yet', 'learner' => $bram, 'step' => 3],
+            ['kind' => 'moved', 'step' => 7],
+            ['kind' => 'table-done', 'learners' => [$ada, $bram], 'step' => 2],
+            ['kind' => 'table-done', 'learners' => [$ada, $cleo], 'step' => 7],
+        )->assertOk();
+        $said = [];
+        foreach ($this->endLesson($lesson->id)['record']['finishes'] as $one) {
+            $said[$one['learner']] = [$one['outcome'], $one['step'], $one['seen']];
+        }
+        self::assertSame(['alone', null, true], $said[$ada]);
+        self::assertSame(['stopped', 3, false], $said[$bram]);
+        self::assertSame(['away', null, false], $said[$cleo]);
+        foreach ($others as $learner) {
+            self::assertSame(['alone', null, false], $said[$learner], 'nothing was said: presumed');
+        }
+        $seen = FinishRecord::query()->where('lesson_id', $lesson->id)->pluck('seen', 'learner_id')->all();
+        self::assertSame([true, false], [(bool) $seen[$ada], (bool) $seen[$bram]]);
+        $back = $this->getJson("/api/lessons/{$lesson->id}/events")->json('events');
+        self::assertSame([$ada, $cleo], array_column($back, 'learners', 'step')[7]);
+    }
+
+    public function testATableOfStrangersOrOfNobodyIsRefused(): void
+    {
+        [, $lesson] = $this->planned();
+        [$ada] = $lesson->learnerIds();
+        foreach ([[$ada, 999999], [], [$ada, $ada], 'all', [['id' => $ada]], null] as $table) {
+            $this->send($lesson->id, ['kind' => 'table-done', 'step' => 1, 'learners' => $table])->assertUnprocessable();
+        }
+        $this->send($lesson->id, ['kind' => 'done', 'step' => 1, 'learner' => $ada, 'learners' => [$ada]])
+            ->assertUnprocessable();
+        self::assertSame([], $this->getJson("/api/lessons/{$lesson->id}/events")->json('events'));
     }
 
     public function testWhoIsPutBackAfterTheLessonHasTheRecordOfIt(): void

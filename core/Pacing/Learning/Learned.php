@@ -59,6 +59,8 @@ final readonly class Learned
             $shares = array_fill(0, $n, 0.0); // X^T V^-1 1 of the lesson, V without what the lesson has of its own
             [$worth, $total] = [0.0, 0.0]; // 1^T V^-1 1 and 1^T V^-1 y
             foreach ($learners as $own) {
+                $spread = array_sum(array_map(static fn (Mark $mark): float => $mark->spread, $own)) / count($own);
+                [$between, $within] = [$spread * $times->spread ** 2, $spread * max(1e-6, $times->ownSpread ** 2)];
                 // inverse covariance of one learner's marks: (I - rho 1 1^T) / within
                 $rho = $between / ($within + count($own) * $between);
                 $sum = array_fill(0, $n, 0.0);
@@ -86,7 +88,10 @@ final readonly class Learned
                 $worth += count($own) * $left;
                 $total += $of * $left;
             }
-            $own = self::ownOfALesson($times, array_sum(array_map(count(...), $learners)));
+            $own = self::ownOfALesson($times, array_sum(array_map(
+                static fn (Mark $mark): int => $mark->worth,
+                array_merge(...array_values($learners)),
+            )));
             $out = $own / (1 + $own * $worth);
             foreach (array_keys(array_filter($shares)) as $i) {
                 foreach ($shares as $j => $share) {

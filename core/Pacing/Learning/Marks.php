@@ -7,6 +7,8 @@ namespace Cathedra\Core\Pacing\Learning;
 use Cathedra\Core\Lesson\Event;
 use Cathedra\Core\Lesson\EventKind;
 use Cathedra\Core\Lesson\Log;
+use Cathedra\Core\Lesson\Programme;
+use Cathedra\Core\Rules\BaseTimes;
 
 /**
  * What the log of a taught lesson says of times. A learner folds a step from the end of its demonstration, or from the
@@ -31,7 +33,7 @@ final class Marks
     /**
      * @param  array<int, array{fold: string, show: float, expected: float}>  $steps  by number in the lesson: kind of
      *     fold, seconds it is shown, and the seconds that half the group was expected to take at most
-     * @return list<Mark>
+     * @return list<Mark> of learners, each for what was tapped
      */
     public static function of(Log $log, array $steps, string $group, string $lesson): array
     {
@@ -71,6 +73,46 @@ final class Marks
                         ln: log($ratio),
                     );
                 }
+            }
+        }
+
+        return $marks;
+    }
+
+    /**
+     * The same of a lesson that is marked by exception: one mark a step, of the whole room (`RoomMarks`).
+     *
+     * @param  array<int, array{fold: string, show: float, expected: float}>  $steps  as above
+     * @param  int  $learners  in the group
+     * @return list<Mark>
+     */
+    public static function ofTheRoom(
+        Log $log,
+        Programme $programme,
+        array $steps,
+        string $group,
+        string $lesson,
+        int $learners,
+        BaseTimes $times,
+    ): array {
+        $marks = [];
+        foreach (RoomMarks::of($log, $programme, $learners, self::clock($log->events)) as $one) {
+            $step = $steps[$one['step']] ?? null;
+            $seconds = $step === null ? 0.0 : $one['seconds'] - $step['show'];
+            if ($step === null || $seconds < self::LEAST) {
+                continue;
+            }
+            $ln = RoomMarks::middle(log($seconds / max(1.0, $step['expected'])), $one['along'], $one['here'], $times);
+            if (abs($ln) <= log(self::ODD)) {
+                $marks[] = new Mark(
+                    fold: $step['fold'],
+                    group: $group,
+                    lesson: $lesson,
+                    learner: RoomMarks::ROOM,
+                    ln: $ln,
+                    worth: $one['along'],
+                    spread: RoomMarks::spread($one['along'], $one['here']),
+                );
             }
         }
 

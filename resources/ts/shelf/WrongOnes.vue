@@ -74,8 +74,8 @@ const labelled = ({ kind, title }: { kind: string; title: string }) => `${said(k
   flex: 1 1 240px; display: grid; grid-template-columns: auto minmax(0, 1fr); gap: 12px; align-items: center;
 }
 .framed {
-  position: relative; width: var(--framed, 84px); height: var(--framed, 84px); border: 2px dashed var(--warn); padding: 6px;
-  background: var(--paper);
+  position: relative; width: var(--framed, 84px); height: var(--framed, 84px); padding: 6px;
+  border: 2px dashed var(--warn); background: var(--paper);
 }
 .behind {
   position: absolute; left: 0; right: 0; bottom: 0; font-size: 0.7rem; text-align: center; background: var(--paper);

@@ -12,6 +12,7 @@ import RefusedDeeds from './RefusedDeeds.vue'
 import { useLessonLog } from './useLessonLog'
 import WaysFolded from '../ways/WaysFolded.vue'
 import WhatNext from './WhatNext.vue'
+import { exceptionsOf } from './wrapUp'
 
 /**
  * The record of a lesson: what its log says of everybody, corrected by hand where the taps were wrong, with its
@@ -37,6 +38,33 @@ const said = (o?: Outcome) =>
 const nameOf = (learner: number) => props.lesson.group.learners.find((l) => l.id === learner)?.name ?? ''
 const titleOf = (name: string) => props.lesson.models.find((m) => m.slug === name)?.title ?? name
 const refused = computed(() => outbox.refused.value.filter((deed) => deed.lesson === props.lesson.card.id))
+
+/** By exception: who is to be looked at, largest doubt first; all others stand in one line, unless it is opened. */
+const each = ref(false)
+const ids = computed(() => props.lesson.group.learners.map((learner) => learner.id))
+const exceptions = computed(() =>
+  standing.value.marks === 'exception' && standing.value.ended_ms !== null && model.value
+    ? exceptionsOf(log.value, standing.value, outcomes.value, model.value, ids.value)
+    : null)
+const shown = computed(() => {
+  const rows = exceptions.value?.map(({ learner, known }) => ({
+    id: learner, name: nameOf(learner), known: t(`keep.known.${known.kind}`, { n: known.step }),
+  }))
+  const all = props.lesson.group.learners.map(({ id, name }) => ({ id, name, known: '' }))
+  return rows && !each.value ? rows : all.map((one) => rows?.find((row) => row.id === one.id) ?? one)
+})
+const silent = computed(() =>
+  exceptions.value && !each.value
+    ? props.lesson.group.learners.filter((l) => !exceptions.value?.some((one) => one.learner === l.id))
+    : [])
+const here = computed(() =>
+  props.lesson.group.learners.filter((l) => standing.value.marks !== 'exception' || of(l.id)?.[0] !== 'away').length)
+const toLook = computed(() => exceptions.value?.filter((one) => one.outcome?.[0] !== 'away').length ?? 0)
+const looked = computed(() => entered.value.filter((l) => of(l.id)?.[2]).length)
+/** Who stopped, and from where it goes on: for the next time. */
+const left = computed(() =>
+  entered.value.filter((l) => of(l.id)?.[0] === 'stopped')
+    .map((l) => t('keep.leftFrom', { name: l.name, n: of(l.id)?.[1] ?? 1 })).join(', '))
 
 /** Of whom nothing is recorded though the lesson has ended; what they all did is said with one press. */
 const others = computed(() =>
@@ -79,9 +107,9 @@ watch([waiting, newest], ([left], [before]) => {
       <h1>
         {{
           lesson.card.status === 'taught' || Object.keys(outcomes.records).length
-            ? t('keep.title', { n: finished, m: lesson.group.learners.length })
+            ? t('keep.title', { n: finished, m: here })
             : t('keep.untaught')
-        }}
+        }}{{ exceptions ? `. ${t('keep.toLook', toLook)}` : '' }}
       </h1>
       <RouterLink class="ml-auto" :to="{ name: 'wall', params: { id: lesson.card.group_id } }">{{
         t('keep.wall', { group: lesson.card.group })
@@ -93,6 +121,7 @@ watch([waiting, newest], ([left], [before]) => {
       >
     </div>
     <p v-if="lesson.card.status !== 'taught'" class="quiet">{{ t('keep.untaughtText') }}</p>
+    <p v-else-if="exceptions" class="quiet">{{ t('keep.presumed', { n: looked, m: finished - looked }) }}</p>
     <RefusedDeeds :deeds="refused" @again="outbox.again" @drop="outbox.drop" />
     <section v-if="standing.late.length" class="sheet late" role="status">
       <p>
@@ -119,12 +148,12 @@ watch([waiting, newest], ([left], [before]) => {
       </button>
     </div>
     <ul class="sheet list people">
-      <li v-for="learner in lesson.group.learners" :key="learner.id">
+      <li v-for="learner in shown" :key="learner.id">
         <FinishMark
           :outcome="of(learner.id)?.[0] ?? ''"
           :step="of(learner.id)?.[1] ?? null"
           :label="said(of(learner.id))" />
-        <b>{{ learner.name }}</b>
+        <b>{{ learner.name }}<small v-if="learner.known" class="known">{{ learner.known }}</small></b>
         <div role="radiogroup" :aria-label="t('keep.for', { name: learner.name })" class="choices">
           <label v-for="outcome in kinds" :key="outcome" :class="{ on: of(learner.id)?.[0] === outcome }">
             <input
@@ -144,7 +173,15 @@ watch([waiting, newest], ([left], [before]) => {
         </div>
         <span v-if="history(learner.id)" class="quiet history">{{ history(learner.id) }}</span>
       </li>
+      <li v-if="silent.length" class="silent">
+        <FinishMark outcome="alone" :label="t('keep.outcome.alone')" />
+        <b>{{ t('keep.silent', { n: silent.length }, silent.length) }}</b>
+        <p>{{ silent.map((one) => one.name).join(', ') }}</p>
+        <button type="button" @click="each = true">{{ t('keep.each') }}</button>
+      </li>
     </ul>
+    <p v-if="left">{{ t('keep.left', { who: left }) }}</p>
+    <RouterLink v-if="exceptions" class="kept no-print" :to="{ name: 'home' }">{{ t('keep.keepThese') }}</RouterLink>
     <WaysFolded :finishes="lesson.record.finishes.filter((f) => f.model === slug)" :name-of="nameOf" />
     <button v-if="standing.ended_ms !== null" type="button" class="again no-print" @click="add('reopened')">
       {{ t('keep.reopen') }}
@@ -164,8 +201,18 @@ watch([waiting, newest], ([left], [before]) => {
 }
 .history { grid-column: 3; font-size: 0.85rem; }
 .people { padding: 8px 20px; }
+.known { display: block; font-weight: 400; color: var(--ink-2); }
+.silent p { line-height: 1.4; }
+.people .silent {
+  background: #e4edea; margin: 0 -20px; padding: 10px 20px; grid-template-columns: 40px 240px 1fr auto;
+}
+.silent button { min-height: 48px; padding: 0 18px; border: 2px solid var(--ink); font-weight: 650; }
+.kept {
+  justify-self: start; background: var(--tide); color: white; font-weight: 700; padding: 14px 26px;
+  text-decoration: none; font-size: 1.1rem; clip-path: polygon(0 0, calc(100% - 16px) 0, 100% 16px, 100% 100%, 0 100%);
+}
 .people li {
-  display: grid; grid-template-columns: 40px 140px 1fr; align-items: center; gap: 12px; padding: 6px 0;
+  display: grid; grid-template-columns: 40px 240px 1fr; align-items: center; gap: 12px; padding: 6px 0;
   border-bottom: 1px solid #e3e6e1; min-height: 48px;
 }
 .pages { display: flex; flex-wrap: wrap; gap: 0 4px; }
@@ -181,7 +228,8 @@ watch([waiting, newest], ([left], [before]) => {
 .choices input { accent-color: var(--tide); width: 18px; height: 18px; }
 select { border: 1px solid var(--ink-2); padding: 6px 10px; background: var(--paper); appearance: auto; }
 @media (max-width: 899px) {
-  .people li { grid-template-columns: 40px 1fr; }
+  .people li, .people .silent { grid-template-columns: 40px 1fr; }
+  .silent p, .silent button { grid-column: 1 / -1; }
   .people .choices, .people .history { grid-column: 1 / -1; }
   .choices { gap: 0 14px; }
   .choices select { order: 1; } /* behind "stopped at step" */

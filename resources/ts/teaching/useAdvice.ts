@@ -17,8 +17,11 @@ export function useAdvice(stage: ReturnType<typeof useStage>) {
     const have = not === 0 ? t('stage.haveAll', { m }) : t('stage.have', { n, m, not }, not)
     const names2 = names.slice(0, 2).join(', ')
     switch (kind) {
-      case 'none':
-        return { text: '', reason: '', now: false }
+      case 'none': {
+        const still = stage.seats.value.filter((seat) => seat.state === 'not-yet' || seat.state === 'help')
+        const reason = t('stage.stillFold', { names: still.map((seat) => seat.name).join(', ') }, still.length)
+        return { text: t('stage.allShown'), reason, now: false }
+      }
       case 'help': {
         const key = minutes > 0 ? 'stage.helpSince' : 'stage.helpFirst'
         return { text: t(key, { name: names[0], n: minutes }, minutes), reason: have, now: true }

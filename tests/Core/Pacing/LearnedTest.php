@@ -8,6 +8,7 @@ use Cathedra\Core\Lesson\Event;
 use Cathedra\Core\Lesson\EventKind;
 use Cathedra\Core\Lesson\Log;
 use Cathedra\Core\Lesson\Origin;
+use Cathedra\Core\Lesson\Programme;
 use Cathedra\Core\Pacing\Learning\Learned;
 use Cathedra\Core\Pacing\Learning\Mark;
 use Cathedra\Core\Pacing\Learning\Marks;
@@ -19,6 +20,7 @@ use Cathedra\Core\Pacing\Rehearsal\Trace;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Tests\Support\Logs;
 use Tests\Support\Sheets;
 
 /** What is learned of times from taught lessons. */
@@ -237,6 +239,114 @@ final class LearnedTest extends TestCase
         self::assertGreaterThanOrEqual(0.70, $held / $all, "held in $held of $all");
         self::assertLessThanOrEqual(0.90, $held / $all, "held in $held of $all");
         self::assertLessThan(0.6 * $before, $off, 'and what is learned is nearer than the estimate was');
+    }
+
+    /**
+     * A room that is marked by exception: five lessons of 18 learners with known true paces of folds and group, drawn
+     * as they are expected; when the lead goes on, who has not the step is tapped, and is along again when he or she
+     * has caught up. The pace is the right one within a tenth, on average of 40 such courses.
+     */
+    public function testByExceptionAPaceIsLearnedWithinATenth(): void
+    {
+        $times = Sheets::times(['slowest_spread' => 0.35, 'own_spread' => 0.25]);
+        $chance = new Randomizer(new Mt19937(5));
+        $normal = static fn (float $s): float => $s * (array_sum(array_map(
+            static fn (): float => $chance->getInt(0, 1_000_000) / 1_000_000,
+            range(1, 12),
+        )) - 6);
+        $s = sqrt((0.35 ** 2 + 0.25 ** 2) / 2);
+        $kinds = ['valley', 'mountain', 'crease', 'tuck'];
+        [$off, $before, $all] = [0.0, 0.0, 0];
+        for ($course = 0; $course < 40; $course++) {
+            $truth = array_combine($kinds, array_map(static fn (): float => $normal($s), $kinds));
+            $pace = $normal(0.2);
+            $marks = [];
+            for ($lesson = 0; $lesson < 5; $lesson++) {
+                $folds = array_map(static fn (int $k): string => $kinds[($k + $lesson) % 4], range(0, 11));
+                $room = new RehearsedRoom(
+                    learners: 18,
+                    helpers: 2,
+                    gate: 0.8,
+                    between: 0.35,
+                    within: 0.25,
+                    factor: exp($pace),
+                    miss: 2.0,
+                    bell: null,
+                    steps: array_map(static fn (string $fold): PacedStep => new PacedStep(
+                        demo: 20,
+                        fold: 40 * exp($truth[$fold]),
+                        stuck: 0.05,
+                        help: 30,
+                        checkpoint: false,
+                    ), $folds),
+                );
+                $cast = Cast::of($room, Rehearsal::chance($room, 1, 1000 * $course + $lesson), 0);
+                $log = $this->byException(Trace::of($room, $cast), 18, count($folds));
+                $programme = Programme::of([['slug' => 'cup', 'steps' => count($folds)]]);
+                array_push($marks, ...Marks::ofTheRoom(
+                    log: $log,
+                    programme: $programme,
+                    steps: array_combine(range(1, count($folds)), array_map(
+                        static fn (string $fold): array => ['fold' => $fold, 'show' => 20.0, 'expected' => 40.0],
+                        $folds,
+                    )),
+                    group: 'g',
+                    lesson: "$lesson",
+                    learners: 18,
+                    times: $times,
+                ));
+            }
+            $learned = Learned::of($marks, $times);
+            // what a plan is made of: fold and group together
+            foreach ($kinds as $fold) {
+                $all++;
+                $off += abs(log($learned->folds[$fold]->middle * $learned->pace('g')) - $truth[$fold] - $pace);
+                $before += abs($truth[$fold] + $pace);
+            }
+        }
+        self::assertLessThan(log(1.1), $off / $all);
+        self::assertGreaterThan(2.0, $before / $off, 'and that is much nearer than the estimate was');
+    }
+
+    /**
+     * What the lead of such a room says: where it goes on without somebody, and who has caught up again.
+     *
+     * @param  list<array{t: float, kind: EventKind, learner: int|null, step: int}>  $happenings
+     */
+    private function byException(array $happenings, int $learners, int $steps): Log
+    {
+        $done = array_fill(0, $learners, 0);
+        $behind = [];
+        $at = 0;
+        $lines = [['1 started', 0.0]];
+        $end = 0.0;
+        foreach ($happenings as $one) {
+            $end = $one['t'];
+            if ($one['kind'] === EventKind::Moved) {
+                foreach ($done as $learner => $reached) {
+                    if ($at > 0 && $reached < $at && ! isset($behind[$learner])) {
+                        $behind[$learner] = true;
+                        $lines[] = ["not-yet {$learner} @$at", $one['t']];
+                    }
+                }
+                $at = $one['step'] + 1;
+                $lines[] = ["moved @$at", $one['t']];
+            } elseif ($one['kind'] === EventKind::Done && $one['learner'] !== null) {
+                $done[$one['learner']] = $one['step'] + 1;
+                if (isset($behind[$one['learner']]) && $at <= $one['step'] + 1) {
+                    unset($behind[$one['learner']]);
+                    $lines[] = ["along {$one['learner']}", $one['t']];
+                }
+            }
+        }
+        $lines[] = ['moved @'.($steps + 1), $end];
+        $events = [];
+        foreach ($lines as $i => [$line, $t]) {
+            $plain = Logs::plain(($i + 1).' '.preg_replace('/^\d+ /', '', $line));
+            $events[] = ['at_ms' => (int) round(1000 * $t)] + ($i === 0 ? ['marks' => 'exception'] : []) + $plain[0];
+        }
+
+        return Logs::of($events);
     }
 
     /** @param  array<array{float, EventKind, int|null, int|null, 4?: float}>  $lines  seconds; how late */
