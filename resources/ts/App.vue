@@ -12,6 +12,7 @@ import { ask } from './parts/asking'
 import ShortcutHelp from './parts/ShortcutHelp.vue'
 import { typing } from './parts/typing'
 import { holdsUnsaved } from './parts/unsaved'
+import { forgetWhatWasKept } from './offline'
 import { useOutbox } from './teaching/outbox/outbox'
 
 const { t } = useI18n()
@@ -68,6 +69,7 @@ async function signOut() {
   }
   await answer(client.POST('/api/sign-out'))
   await outbox.belongTo('')
+  await forgetWhatWasKept()
   cache.clear()
   window.location.assign('/sign-in')
 }

@@ -7,6 +7,7 @@ import App from './App.vue'
 import { Problem } from './api/client'
 import { askThere } from './api/saving'
 import { i18n } from './i18n'
+import { keepForOffline } from './offline'
 import { inTheDialog } from './parts/conflicts'
 import { router } from './router'
 import { claimTab } from './teaching/outbox/device'
@@ -23,4 +24,5 @@ const queryClient = new QueryClient({
 
 askThere(inTheDialog)
 void claimTab()
+keepForOffline()
 createApp(App).use(router).use(vuetify).use(i18n).use(VueQueryPlugin, { queryClient }).mount('#app')

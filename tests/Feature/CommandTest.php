@@ -156,7 +156,8 @@ final class CommandTest extends TestCase
             [['alone', null, false], ['stopped', 1, false], ['away', null, false]],
             array_map(static fn (array $o): array => [$o['finish'], $o['step'], $o['seen']], $said['outcomes']),
         );
-        $bads = ['' => 'not JSON', '[]' => '"events" must be a list', str_replace('"away"', '"gone"', $in) => 'events/1/kind',
+        $bads = ['' => 'not JSON', '[]' => '"events" must be a list',
+            str_replace('"away"', '"gone"', $in) => 'events/1/kind',
             str_replace('"learner":2,', '', $in) => 'events/3/learner'];
         foreach ($bads as $bad => $says) {
             $run = $this->artisan(['cathedra:lesson'], (string) $bad);

@@ -400,7 +400,8 @@ final class LogTest extends TestCase
         [, $lesson] = $this->planned();
         [$ada] = $lesson->learnerIds();
         foreach ([[$ada, 999999], [], [$ada, $ada], 'all', [['id' => $ada]], null] as $table) {
-            $this->send($lesson->id, ['kind' => 'table-done', 'step' => 1, 'learners' => $table])->assertUnprocessable();
+            $this->send($lesson->id, ['kind' => 'table-done', 'step' => 1, 'learners' => $table])
+                ->assertUnprocessable();
         }
         $this->send($lesson->id, ['kind' => 'done', 'step' => 1, 'learner' => $ada, 'learners' => [$ada]])
             ->assertUnprocessable();

@@ -100,6 +100,19 @@ final readonly class Learned
                 $right[$i] -= $out * $shares[$i] * $total;
             }
         }
+
+        return self::solved($matrix, $right, $index, $seen);
+    }
+
+    /**
+     * @param  array<int, array<int, float>>  $matrix
+     * @param  array<int, float>  $right
+     * @param  array<string, int>  $index  of a fold ("f:") or group ("g:") among the unknowns
+     * @param  array<string, int>  $seen  marks, by the same
+     */
+    private static function solved(array $matrix, array $right, array $index, array $seen): self
+    {
+        $n = count($index);
         [$folds, $groups] = [[], []];
         $mean = $n === 0 ? [] : Cholesky::solve($matrix, $right, 0.0) ?? array_fill(0, $n, 0.0);
         foreach ($index as $name => $i) {
@@ -117,7 +130,9 @@ final readonly class Learned
                 : $groups[substr($name, 2)] = $factor;
         }
 
-        return new self($folds, $groups, count($marks));
+        $ofFolds = array_filter($seen, static fn (string $of): bool => $of[0] === 'f', ARRAY_FILTER_USE_KEY);
+
+        return new self($folds, $groups, array_sum($ofFolds));
     }
 
     /** Variance of what a lesson of so many marks has of its own, in ln(seconds). */

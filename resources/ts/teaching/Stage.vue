@@ -265,6 +265,7 @@ const LONG = 110
         @undo="stage.undo"
         @dark="dark = true"
         @wish="stage.wish.value = $event"
+        @join="stage.join"
         @shut="more = false" />
     </StageFoot>
     <LearnerDialog

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { RouteLocationRaw } from 'vue-router'
 
@@ -12,7 +13,20 @@ const props = defineProps<{
   ways: RouteLocationRaw | null
   wish: 'exception' | 'close'
 }>()
-const emit = defineEmits<{ pause: []; end: []; undo: []; dark: []; wish: [to: 'exception' | 'close']; shut: [] }>()
+const emit = defineEmits<{
+  pause: []
+  end: []
+  undo: []
+  dark: []
+  wish: [to: 'exception' | 'close']
+  join: [name: string]
+  shut: []
+}>()
+const guest = ref('')
+function join() {
+  if (guest.value.trim() !== '') emit('join', guest.value)
+  guest.value = ''
+}
 const { t } = useI18n()
 /** Onto the second screen. */
 function openWall() {
@@ -30,6 +44,10 @@ function openWall() {
     <button type="button" @click="openWall">{{ t('stage.wall') }}</button>
     <button type="button" @click="$emit('dark')">{{ t('stage.darkNow') }} <kbd class="key">B</kbd></button>
     <RouterLink v-if="ways" :to="ways">{{ t('stage.ways') }} <kbd class="key">W</kbd></RouterLink>
+    <form class="join" @submit.prevent="join">
+      <input v-model="guest" maxlength="60" :aria-label="t('stage.guest')" :placeholder="t('stage.guest')" />
+      <button type="submit">{{ t('stage.guestAdd') }}</button>
+    </form>
     <label v-if="preview">
       <input
         type="checkbox"
@@ -51,6 +69,9 @@ button, a, label {
   min-height: 52px; padding: 0 20px; text-align: left; display: flex; align-items: center; gap: 10px; color: var(--ink);
   border-bottom: 1px solid var(--rule); font-weight: 650; text-decoration: none; font-size: 1.05rem;
 }
-input { width: 22px; height: 22px; accent-color: var(--tide); }
+label input { width: 22px; height: 22px; accent-color: var(--tide); }
+.join { display: grid; grid-template-columns: 1fr auto; border-bottom: 1px solid var(--rule); }
+.join input { width: auto; height: 52px; padding: 0 20px; background: none; border: 0; font: inherit; }
+.join button { border: 0; }
 .end { color: var(--warn); }
 </style>

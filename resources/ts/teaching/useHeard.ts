@@ -1,11 +1,13 @@
 import { computed, ref, shallowRef } from 'vue'
+import { keepLog, keptLog } from '../offline'
 import type { LogEvent } from './log/log'
 import { type LogData, seen } from './outbox/outbox'
 
 /** What the server has said of a lesson's log, and how far its clock is from the device's. */
 export function useHeard(id: () => number, moved: () => void) {
-  const events = shallowRef<ReadonlyMap<string, LogEvent>>(new Map())
-  const newest = ref(0)
+  const kept = keptLog(id())
+  const events = shallowRef<ReadonlyMap<string, LogEvent>>(new Map(kept?.events.map((event) => [event.key, event])))
+  const newest = ref(kept?.newest ?? 0)
   const ahead = ref(0)
 
   function take(log: LogData) {
@@ -16,7 +18,10 @@ export function useHeard(id: () => number, moved: () => void) {
       events.value = more
       moved()
     }
-    newest.value = Math.max(newest.value, log.newest)
+    if (log.newest > newest.value) {
+      newest.value = log.newest
+      keepLog(id(), { newest: newest.value, events: [...events.value.values()] })
+    }
     seen.now(id(), newest.value)
   }
 

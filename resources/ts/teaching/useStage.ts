@@ -1,6 +1,7 @@
 import { computed, ref } from 'vue'
 import type { LessonData } from '../api/client'
 import { useOutbox } from './outbox/outbox'
+import { useGuests } from './useGuests'
 import { type StageLog, useLessonLog } from './useLessonLog'
 import { useSeats } from './useSeats'
 import { useStageDeeds } from './useStageDeeds'
@@ -28,6 +29,7 @@ export function useStage(
     ...shown,
     ...verbs,
     ...ends,
+    ...useGuests(log, lesson),
     preview,
     at: computed(() => (lesson() ? (preview.value ? looking.value : log.standing.value.step) : null)),
     /** On to a step; before the lesson has begun it is only looked at. */

@@ -1,0 +1,38 @@
+import type { LogEvent } from './teaching/log/log'
+
+/** What this device keeps so that the stage opens again without a network; see public/sw.js. */
+const LOG = 'log-'
+
+export function keepForOffline(): void {
+  if ('serviceWorker' in navigator && window.isSecureContext) void navigator.serviceWorker.register('/sw.js')
+}
+
+/** Nothing of a class stays on a device that somebody has signed out of, but what still waits to be sent. */
+export async function forgetWhatWasKept(): Promise<void> {
+  for (const key of Object.keys(localStorage)) if (key.startsWith(LOG)) localStorage.removeItem(key)
+  if ('caches' in window) await caches.delete('cathedra-data')
+}
+
+export interface KeptLog {
+  newest: number
+  events: LogEvent[]
+}
+
+/** The log of a lesson as this device heard it last; of one lesson only. */
+export function keepLog(lesson: number, log: KeptLog): void {
+  try {
+    for (const key of Object.keys(localStorage))
+      if (key.startsWith(LOG) && key !== `${LOG}${lesson}`) localStorage.removeItem(key)
+    localStorage.setItem(`${LOG}${lesson}`, JSON.stringify(log))
+  } catch {
+    // a device that keeps nothing teaches as well, as long as it has a line
+  }
+}
+
+export function keptLog(lesson: number): KeptLog | null {
+  try {
+    return JSON.parse(localStorage.getItem(`${LOG}${lesson}`) ?? 'null') as KeptLog | null
+  } catch {
+    return null
+  }
+}
