@@ -37,7 +37,7 @@ final readonly class LessonLog
     public const WITH = ['group.learners', 'models', 'chosen'];
 
     /** Kinds whose admission looks at the whole log; the others need only know how steps are counted. */
-    private const READ_ALL = ['taken-back', 'way-changed'];
+    private const READ_ALL = ['taken-back', 'way-changed', 'unbegun'];
 
     public function __construct(private ModelShelf $shelf, private UsePaper $paper, private KeepRecords $records,
         private ChangeWay $ways)

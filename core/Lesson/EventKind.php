@@ -40,6 +40,9 @@ enum EventKind: string
     /** The demonstration of a step is over. */
     case Shown = 'shown';
 
+    /** The lesson was begun by mistake: it had not. */
+    case Unbegun = 'unbegun';
+
     /** Speaks of one learner. */
     public function hasLearner(): bool
     {
@@ -66,6 +69,15 @@ enum EventKind: string
         return match ($this) {
             self::Moved, self::Done, self::Help, self::Helped, self::FinishedEarly => true,
             self::AllDone, self::TableDone, self::NotYet, self::Shown => true,
+            default => false,
+        };
+    }
+
+    /** What goes with a beginning that was none; who is there stays said. */
+    public function isOfABeginning(): bool
+    {
+        return match ($this) {
+            self::Started, self::Moved, self::Paused, self::Resumed, self::Shown, self::Ended, self::Reopened => true,
             default => false,
         };
     }

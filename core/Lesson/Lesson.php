@@ -7,6 +7,9 @@ namespace Cathedra\Core\Lesson;
 /** A lesson as its log needs to know it: when, what, who. */
 final readonly class Lesson
 {
+    /** How long a beginning can be taken back. */
+    public const WRONG_BEGINNING_MS = 600_000;
+
     /**
      * @param  list<int>  $learners  who may be marked
      */
@@ -38,6 +41,25 @@ final readonly class Lesson
         $this->admitTakingBack($event, $log);
         if ($event->way !== null) {
             $this->admitWay($event->way, $log);
+        }
+        if ($event->kind === EventKind::Unbegun) {
+            $this->admitUnbegun($event, $log);
+        }
+    }
+
+    /** A beginning is taken back soon, and before anything was said of how far somebody is. */
+    private function admitUnbegun(Event $event, Log $log): void
+    {
+        $began = Standing::of($log, $this->programme)->startedMs;
+        if ($began === null || $log->ended !== null) {
+            throw BadEvent::at('kind', 'This lesson is not being taught, so no beginning can be taken back.');
+        }
+        if ($event->atMs - $began > self::WRONG_BEGINNING_MS) {
+            throw BadEvent::at('kind', 'A beginning can be taken back for ten minutes. End the lesson here instead.');
+        }
+        $said = array_filter($log->counting(), static fn (Event $e): bool => $e->kind->isMark() && $e->step !== null);
+        if ($said !== []) {
+            throw BadEvent::at('kind', 'Somebody was marked at a step already. Take those marks back first.');
         }
     }
 

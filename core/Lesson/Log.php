@@ -39,6 +39,7 @@ final readonly class Log
         foreach ($sorted as $event) {
             $byKey[$event->key] ??= $event;
         }
+        $byKey = self::begun($byKey);
         $changes = array_values(
             array_filter($byKey, static fn (Event $e): bool => $e->kind === EventKind::WayChanged),
         );
@@ -60,6 +61,25 @@ final readonly class Log
             ended: $ended,
             changes: $changes,
             marks: $marks,
+        );
+    }
+
+    /**
+     * Without what went with a beginning that was taken back.
+     *
+     * @param  array<string, Event>  $byKey
+     * @return array<string, Event>
+     */
+    private static function begun(array $byKey): array
+    {
+        $none = 0;
+        foreach ($byKey as $event) {
+            $none = $event->kind === EventKind::Unbegun ? $event->number : $none;
+        }
+
+        return $none === 0 ? $byKey : array_filter(
+            $byKey,
+            static fn (Event $e): bool => $e->number >= $none || ! $e->kind->isOfABeginning(),
         );
     }
 

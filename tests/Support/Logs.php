@@ -124,6 +124,7 @@ final class Logs
                 'all-done',
                 'table-done',
                 'shown',
+                'unbegun',
             ]);
             $of = EventKind::from($kind);
             $event = [

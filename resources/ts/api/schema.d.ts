@@ -2134,7 +2134,7 @@ export interface components {
             text?: string | null;
         };
         /** @enum {string} */
-        EventKind: "started" | "moved" | "done" | "help" | "helped" | "away" | "came" | "left" | "taken-back" | "paused" | "resumed" | "finished-early" | "ended" | "reopened" | "corrected" | "noted" | "way-changed" | "all-done" | "table-done" | "not-yet" | "along" | "shown";
+        EventKind: "started" | "moved" | "done" | "help" | "helped" | "away" | "came" | "left" | "taken-back" | "paused" | "resumed" | "finished-early" | "ended" | "reopened" | "corrected" | "noted" | "way-changed" | "all-done" | "table-done" | "not-yet" | "along" | "shown" | "unbegun";
         FaultData: {
             /** @description What may have gone wrong at a step, beside the right one. */
             kind: string;

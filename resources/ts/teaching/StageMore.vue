@@ -10,11 +10,14 @@ const props = defineProps<{
   paused: boolean
   /** in the middle of the lesson, which has not ended */
   mayEnd: boolean
+  /** begun a moment ago, and nobody marked */
+  mayUnbegin: boolean
   ways: RouteLocationRaw | null
   wish: 'exception' | 'close'
 }>()
 const emit = defineEmits<{
   pause: []
+  unbegin: []
   end: []
   undo: []
   dark: []
@@ -56,6 +59,7 @@ function openWall() {
       {{ t('stage.close2') }}
     </label>
     <RouterLink :to="{ name: 'plan', params: { id } }">{{ t('stage.leave') }}</RouterLink>
+    <button v-if="mayUnbegin" type="button" @click="$emit('unbegin')">{{ t('stage.unbegin') }}</button>
     <button v-if="mayEnd" type="button" class="end" @click="$emit('end')">{{ t('stage.endHere') }}</button>
   </section>
 </template>

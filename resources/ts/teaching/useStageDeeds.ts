@@ -1,6 +1,6 @@
 import { useLocalStorage } from '@vueuse/core'
 import { computed, type Ref } from 'vue'
-import { isLate, isMark, standingEvents } from './log/log'
+import { counting, isLate, isMark, standingEvents } from './log/log'
 import { seatOf } from './log/standing'
 import type { StageLog } from './useLessonLog'
 
@@ -53,6 +53,11 @@ export function useStageDeeds(
     const here = learners.filter((one) => !seatOf(standing.value, one).away)
     if (step() >= 1 && here.length > 0) void add('table-done', { step: step(), learners: here })
   }
+  /** It was begun by mistake: for ten minutes, and before anybody was marked at a step. */
+  const mayUnbegin = (now: number) =>
+    begun.value && standing.value.ended_ms === null && now - (standing.value.started_ms ?? 0) < 600_000 &&
+    !counting(log.value).some((event) => isMark(event) && event.step != null)
+  const unbegin = () => void add('unbegun')
   const pause = () => void add(paused.value ? 'resumed' : 'paused')
 
   /** Takes the latest mark back: whoever made it, the lead may. */
@@ -63,5 +68,5 @@ export function useStageDeeds(
     if (last) void add('taken-back', { cancels: last.key })
   }
 
-  return { wish, begun, close, paused, begin, go, say, tap, all, table, pause, undo }
+  return { wish, begun, close, paused, begin, mayUnbegin, unbegin, go, say, tap, all, table, pause, undo }
 }

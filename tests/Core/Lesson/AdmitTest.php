@@ -48,6 +48,7 @@ final class AdmitTest extends TestCase
         'not-yet' => ['learner', 'step'],
         'along' => ['learner'],
         'shown' => ['step'],
+        'unbegun' => [],
     ];
 
     /** @return iterable<string, array{EventKind}> */
@@ -203,6 +204,22 @@ final class AdmitTest extends TestCase
             self::assertSame($field, self::refused(static fn () => Slot::of(0, $minutes)), "$minutes minutes");
         }
         self::assertSame(60_000 * 45 + 7, Slot::of(7, 45)->bellMs());
+    }
+
+    /** For ten minutes, and before anybody was marked at a step. */
+    public function testWhenABeginningCanBeTakenBack(): void
+    {
+        $at = static fn (string ...$lines): ?string => self::refused(static fn () => self::lesson()->admit(
+            Logs::event(Logs::plain((string) array_pop($lines))[0]),
+            Logs::of(Logs::plain(...$lines)),
+        ));
+        self::assertNull($at('1 started t:0', '2 moved @1 t:5', '3 away 7 t:6', '9 unbegun t:600'));
+        self::assertSame('kind', $at('1 started t:0', '9 unbegun t:601'), 'too late');
+        self::assertSame('kind', $at('1 away 7', '9 unbegun'), 'never begun');
+        self::assertSame('kind', $at('1 started', '2 ended', '9 unbegun'), 'over');
+        self::assertSame('kind', $at('1 started', '2 done 7 @1', '9 unbegun'), 'somebody has a step');
+        self::assertNull($at('1 started', '2 done 7 @1', '3 taken-back cancels:k2', '9 unbegun'));
+        self::assertSame('kind', $at('1 started', '2 unbegun', '9 unbegun'), 'twice');
     }
 
     public function testANoteHasFourHundredSigns(): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Lesson;
 
+use Cathedra\Core\Lesson\Marking;
 use Cathedra\Core\Lesson\Outcome;
 use Cathedra\Core\Lesson\Outcomes;
 use Cathedra\Core\Lesson\SeatStanding;
@@ -60,6 +61,9 @@ final class MarksByExceptionTest extends TestCase
         yield 'shown changes nothing' => [['2 moved @2', '3 shown @2'], 'here 1 0', 'here 1 0'];
         yield 'the end at the last step of a model has it' => [['2 moved @3', '3 ended'], 'here 3 0', 'here 3 0'];
         yield 'the end in the middle does not' => [['2 moved @2', '3 ended'], 'here 1 0', 'here 1 0'];
+        yield 'a beginning that was none: nothing is presumed of it, who is away stays away' => [
+            ['2 away 1', '3 moved @3', '4 unbegun', '5 started marks:exception', '6 moved @1'],
+            'away 0 0', 'here 0 0'];
         yield 'taken back, it was not said' => [
             ['2 moved @3', '3 not-yet 1 @3', '4 taken-back cancels:k3', '5 moved @4'],
             'here 3 0', 'here 3 0'];
@@ -145,6 +149,20 @@ final class MarksByExceptionTest extends TestCase
             static fn (int $l): string => $say($outcomes->find($l, 'cup')).' '.$say($outcomes->find($l, 'crane')),
             [1, 2, 3],
         ));
+    }
+
+    /** Taken back, a beginning has not been: no step, no time, no way of marking. */
+    public function testABeginningIsTakenBackAsIfItHadNotBeen(): void
+    {
+        $standing = self::standing('1 started marks:close', '2 moved @2', '3 paused', '4 unbegun');
+        self::assertSame([0, null, null, null], [
+            $standing->step, $standing->startedMs, $standing->pauseMs, $standing->marks,
+        ]);
+        $lines = ['1 started marks:close', '2 moved @2', '3 unbegun', '4 started marks:exception', '5 moved @1'];
+        $again = self::standing(...$lines);
+        self::assertSame([1, 4000, Marking::Exception], [$again->step, $again->startedMs, $again->marks]);
+        // a device that had waited: what it did before counts as it comes, after the taking back
+        self::assertSame(3, self::standing('1 started', '2 unbegun', '3 moved @3 after:1 dev:B')->step);
     }
 
     /** The example of the design, as it is worked there. */

@@ -19,6 +19,10 @@ const marks: ReadonlySet<EventKind> = new Set([
   'done', 'help', 'helped', 'away', 'came', 'left', 'finished-early', 'all-done', 'table-done', 'not-yet', 'along',
 ])
 export const isMark = (event: LogEvent) => marks.has(event.kind)
+/** What goes with a beginning that was none. */
+const ofABeginning: ReadonlySet<EventKind> = new Set([
+  'started', 'moved', 'paused', 'resumed', 'shown', 'ended', 'reopened',
+])
 /** A step that these speak of is done. */
 const dones: ReadonlySet<EventKind> = new Set(['done', 'all-done', 'table-done'])
 const mayBeTakenBack = (event: LogEvent) => isMark(event) || event.kind === 'corrected' || event.kind === 'noted'
@@ -40,6 +44,8 @@ export function logOf(given: readonly LogEvent[]): Log {
   const byKey = new Map<string, LogEvent>()
   for (const event of [...given].sort((a, b) => a.number - b.number))
     if (!byKey.has(event.key)) byKey.set(event.key, event)
+  const none = Math.max(0, ...[...byKey.values()].filter((event) => event.kind === 'unbegun').map((one) => one.number))
+  for (const [key, event] of byKey) if (event.number < none && ofABeginning.has(event.kind)) byKey.delete(key)
   const changes = [...byKey.values()].filter((event) => event.way)
   for (const [key, event] of byKey) byKey.set(key, counted(event, changes))
   const events = [...byKey.values()]
