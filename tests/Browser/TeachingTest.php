@@ -35,13 +35,14 @@ final class TeachingTest extends BrowserTestCase
         $b = $this->browser;
         $names = array_map(static fn (int $n): string => "N$n", range(1, 50));
         $lesson = $this->lesson($names, 'drinking-cup');
-        $b->visit("/lessons/$lesson/teach")->saying('Before the first step', 'h1');
+        $this->begin($lesson);
         $b->driver->switchTo()->newWindow();
-        $b->visit("/lessons/$lesson/teach")->saying('Before the first step', 'h1');
+        $b->visit("/lessons/$lesson/teach")->saying('1 ', 'h1');
         $tabs = $b->driver->getWindowHandles();
         for ($step = 1; $step <= 3; $step++) {
             $b->driver->switchTo()->window($tabs[0]);
-            $b->press(WebDriverKeys::ARROW_RIGHT)->saying("$step ", 'h1');
+            $step === 1 || $b->press(WebDriverKeys::ARROW_RIGHT);
+            $b->saying("$step ", 'h1');
             $this->settled();
             $b->driver->switchTo()->window($tabs[1]);
             $b->saying("$step ", 'h1'); // the other tab follows
@@ -167,13 +168,13 @@ final class TeachingTest extends BrowserTestCase
     {
         $b = $this->browser;
         $lesson = $this->lesson(['Ada', 'Bram', 'Cleo']);
-        $b->visit("/lessons/$lesson/plan")->click('Start teaching', 'a')->saying('Before the first step', 'h1');
-        $b->press(WebDriverKeys::ARROW_RIGHT)->saying('1 ', 'h1');
+        $this->begin($lesson);
         $this->settled();
+        $b->visit("/lessons/$lesson/plan")->click('Teach', 'a')->saying('1 ', 'h1');
         $this->line(offline: true);
         $this->seat(1)->click();
         $this->seatsDone(1);
-        $b->click('Leave', 'a')->waitForPath('#/plan$#');
+        $b->click('More', 'button')->click('Leave', 'a')->waitForPath('#/plan$#');
         $b->click('Sign out', 'button')->saying('1 marks have not reached the server', 'h2');
         $b->click('Stay and send them', 'button');
         $this->line();
