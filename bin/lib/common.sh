@@ -170,9 +170,9 @@ app_start() {
         && APP_CONFIG_CACHE="$_config" APP_ROUTES_CACHE="$_routes" php artisan route:cache --quiet \
         || fail "the configuration could not be cached."
     APP_CONFIG_CACHE="$_config" APP_ROUTES_CACHE="$_routes" PHP_CLI_SERVER_WORKERS=${CATHEDRA_WORKERS:-8} \
-        PHP_INI_SCAN_DIR="$FAST" php -d opcache.revalidate_freq=${CATHEDRA_REVALIDATE:-2} -d realpath_cache_size=4M \
-        -d memory_limit=256M -d expose_php=0 -S "127.0.0.1:$1" -t public bin/lib/router.php > "$VAR/log/app-$1.log" \
-            2>&1 &
+        php -d opcache.enable_cli=1 -d opcache.memory_consumption=192 -d opcache.max_accelerated_files=20000 \
+        -d opcache.revalidate_freq=${CATHEDRA_REVALIDATE:-2} -d realpath_cache_size=4M -d memory_limit=256M \
+        -d expose_php=0 -S "127.0.0.1:$1" -t public bin/lib/router.php > "$VAR/log/app-$1.log" 2>&1 &
     APP_PID=$!
     wait_port "$1" 20 "$APP_PID" || { tail -20 "$VAR/log/app-$1.log" >&2; fail \
         "the application did not start; the log is var/log/app-$1.log."; }
