@@ -324,9 +324,10 @@ final class PartsTest extends TestCase
     }
 
     /**
-     * Two triangles like crossed scissors, each reaching 2 mm beyond the other's plane on both sides, cut along the line
-     * from x = 25 to 75. An edge of the upright one goes through the flat one at x = 25, where the flat one's rim is at
-     * x = 20 and 5 * 4 / sqrt(60^2 + 4^2) = 0.33 mm away, which alone would pass; the cut is 2 mm deep and 50 long.
+     * Two triangles like crossed scissors, each reaching 2 mm beyond the other's plane on both sides, cut along the
+     * line from x = 25 to 75. An edge of the upright one goes through the flat one at x = 25, where the flat one's rim
+     * is at x = 20 and 5 * 4 / sqrt(60^2 + 4^2) = 0.33 mm away, which alone would pass; the cut is 2 mm deep and 50
+     * long.
      */
     public function testALongShallowCutCounts(): void
     {
