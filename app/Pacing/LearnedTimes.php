@@ -243,7 +243,7 @@ final readonly class LearnedTimes
                 steps: $steps,
                 group: (string) $lesson->group_id,
                 lesson: (string) $lesson->id,
-                learners: count($lesson->learnerIds()),
+                learners: max(1, $lesson->group->size()),
                 times: $this->files->times(),
             );
         }

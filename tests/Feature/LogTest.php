@@ -393,6 +393,10 @@ final class LogTest extends TestCase
         self::assertSame([true, false], [(bool) $seen[$ada], (bool) $seen[$bram]]);
         $back = $this->getJson("/api/lessons/{$lesson->id}/events")->json('events');
         self::assertSame([$ada, $cleo], array_column($back, 'learners', 'step')[7]);
+        foreach (['home', 'learned', "groups/{$lesson->group_id}/wall", "groups/{$lesson->group_id}/next",
+            "groups/{$lesson->group_id}/times?minutes=60", "groups/{$lesson->group_id}/folds"] as $read) {
+            $this->getJson("/api/$read")->assertOk(); // whoever reads lessons reads this one
+        }
     }
 
     public function testATableOfStrangersOrOfNobodyIsRefused(): void
