@@ -332,7 +332,8 @@ final class WalkTest extends BrowserTestCase
         $b = $this->browser;
         $axe = (string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js');
         $check = function (string $path) use ($b, $axe): array {
-            $b->visit($path)->find('h1');
+            $b->visit($path);
+            $b->until(fn (): bool => $this->all('h1') !== [], "no heading at $path");
             usleep(700_000);
             $b->driver->executeScript($axe);
             $found = $b->driver->executeAsyncScript(

@@ -18,6 +18,7 @@ const print = () => window.print()
 <template>
   <AskState v-if="!kits.data.value" :error="kits.error.value" @again="kits.refetch()" />
   <section v-else-if="kits.data.value.tables.length === 0" class="stack">
+    <h1>{{ t('kits.notYet') }}</h1>
     <p class="caution">{{ t('kits.none') }}</p>
     <RouterLink :to="{ name: 'paper', params: { id: lesson.card.id } }">{{ t('kits.back') }}</RouterLink>
   </section>
