@@ -84,13 +84,13 @@ ul { flex: 1; display: grid; grid-template-columns: repeat(var(--columns), minma
 .table { width: 24px; border-right: 2px solid var(--ink-2); display: grid; place-items: center; color: var(--ink-2); }
 .table span { writing-mode: vertical-rl; transform: rotate(180deg); font-size: 0.72rem; white-space: nowrap; }
 li button {
-  width: 100%; height: var(--seat, 48px); padding: 4px 8px; text-align: left; background: var(--paper);
+  width: 100%; height: var(--seat, 48px); padding: 4px 6px; text-align: left; background: var(--paper);
   box-shadow: var(--shadow); display: grid; align-content: start; position: relative; overflow: hidden;
   touch-action: manipulation; user-select: none; border: 2px solid transparent;
 }
 b { font-size: 1rem; line-height: 1.1; overflow-wrap: anywhere; }
 .long b { font-size: 0.8rem; line-height: 1; }
-li span { font-size: 0.78rem; line-height: 1.15; color: var(--ink-2); white-space: nowrap; }
+li span { font-size: 0.74rem; line-height: 1.15; color: var(--ink-2); white-space: nowrap; }
 .not-yet { border: 2px dashed var(--ink); background: var(--paper-shade); box-shadow: none; }
 .help { background: var(--now); border: 2px solid var(--ink); }
 .help span { color: var(--ink); font-weight: 700; }

@@ -20,10 +20,10 @@ const MOST = 3
 const goes = computed(() => {
   const names = props.staying.slice(0, MOST).map((seat) => seat.name).join(', ')
   const more = props.staying.length - MOST
-  const n = props.here - props.staying.length
+  const go = props.here - props.staying.length
   if (props.close || props.at < 1) return t('stage.nextKey')
   if (names === '') return t('stage.allGo', { n: props.here })
-  return t(more > 0 ? 'stage.someGoMore' : 'stage.someGo', { n, names, more })
+  return more > 0 ? t('stage.someGoMore', { go, names, more }) : t('stage.someGo', { go, names }, props.staying.length)
 })
 </script>
 

@@ -14,7 +14,7 @@ export function useAdvice(stage: ReturnType<typeof useStage>) {
     const names = learners.map(stage.nameOf)
     const minutes = waits(learners[0])
     const not = m - n
-    const have = not === 0 ? t('stage.haveAll', { m }) : t('stage.have', { n, m, not }, not)
+    const have = not === 0 ? t('stage.haveAll', { m }) : t('stage.have', { have: n, m, not }, not)
     const names2 = names.slice(0, 2).join(', ')
     switch (kind) {
       case 'none': {
