@@ -4,42 +4,24 @@ declare(strict_types=1);
 
 namespace App\Pacing;
 
-use App\Support\BadInput;
-use App\Support\JsonInput;
-use Cathedra\Core\CathedraException;
+use App\Support\JsonCommand;
 use Cathedra\Core\Pacing\BadPlan;
 use Cathedra\Core\Pacing\Rehearsal\Rehearsal;
 use Cathedra\Core\Pacing\Rehearsal\RehearsedRoom;
-use Illuminate\Console\Command;
 
 /** Reads a room and its steps as JSON from standard input, plays the lesson many times and prints what came of it. */
-final class RehearseCommand extends Command
+final class RehearseCommand extends JsonCommand
 {
     protected $signature = 'cathedra:rehearse';
 
     protected $description = 'Rehearse a lesson many times (JSON in, JSON out)';
 
-    public function handle(): int
+    protected function answer(mixed $given): array
     {
-        try {
-            $data = JsonInput::read();
-            $setting = RehearsedRoom::fromArray($data);
-            $answer = Rehearsal::of($setting, Rehearsal::chance(
-                $setting,
-                self::whole($data, 'runs', 1000),
-                self::whole($data, 'seed', 1),
-            ));
-        } catch (CathedraException|BadInput $e) {
-            fwrite(STDERR, 'cathedra: '.strtr($e->getMessage(), ["\n" => ' '])."\n");
+        $room = RehearsedRoom::fromArray($given);
+        $chance = Rehearsal::chance($room, self::whole($given, 'runs', 1000), self::whole($given, 'seed', 1));
 
-            return self::FAILURE;
-        }
-        $this->output->writeln(
-            (string) json_encode($answer->toArray(), JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR),
-            16,
-        );
-
-        return self::SUCCESS;
+        return Rehearsal::of($room, $chance)->toArray();
     }
 
     private static function whole(mixed $data, string $key, int $else): int

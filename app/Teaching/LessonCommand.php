@@ -4,30 +4,18 @@ declare(strict_types=1);
 
 namespace App\Teaching;
 
-use App\Support\BadInput;
-use App\Support\JsonInput;
-use Cathedra\Core\CathedraException;
+use App\Support\JsonCommand;
 use Cathedra\Core\Lesson\PlainLesson;
-use Illuminate\Console\Command;
 
 /** Reads the log of a lesson as JSON from standard input and prints where everybody is and how everybody ended. */
-final class LessonCommand extends Command
+final class LessonCommand extends JsonCommand
 {
     protected $signature = 'cathedra:lesson';
 
     protected $description = 'What the log of a lesson comes to (JSON in, JSON out)';
 
-    public function handle(): int
+    protected function answer(mixed $given): array
     {
-        try {
-            $said = PlainLesson::of(JsonInput::read())->toArray();
-        } catch (CathedraException|BadInput $e) {
-            fwrite(STDERR, 'cathedra: '.strtr($e->getMessage(), ["\n" => ' '])."\n");
-
-            return self::FAILURE;
-        }
-        $this->output->writeln((string) json_encode($said, JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR), 16);
-
-        return self::SUCCESS;
+        return PlainLesson::of($given)->toArray();
     }
 }
