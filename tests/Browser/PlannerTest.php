@@ -128,6 +128,10 @@ final class PlannerTest extends BrowserTestCase
         $b->visit("/lessons/$lesson/plan")->click('Rehearse it', 'a')->waitForPath('#/rehearse$#');
         $b->saying('Before the first step', 'h1');
         $b->click('16 ×', 'button');
+        $b->click('More', 'button')->saying('Wall dark', 'button');
+        self::assertSame([], $this->all('.more form'), 'nobody is written down in a rehearsal');
+        $b->press(WebDriverKeys::ESCAPE);
+        $b->until(fn (): bool => count($this->all('.more')) === 0, 'Escape does not shut it');
         for ($step = 1; $step <= 7; $step++) {
             $b->press(WebDriverKeys::ARROW_RIGHT)->saying("$step ", 'h1');
             $b->until(function (): bool {

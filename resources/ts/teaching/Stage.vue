@@ -141,8 +141,12 @@ useStageKeys(() => ({
   r: showAgain,
   b: () => { dark.value = !dark.value },
   u: stage.undo,
-  a: stage.all,
+  a: () => { if (!props.rehearsed) stage.all() },
   w: () => { if (otherWays.value) void router.push(otherWays.value) },
+  Escape: () => {
+    more.value = false
+    picture.value?.keys()['Escape']?.()
+  },
 }))
 /** Letters; a longer sentence takes more than three lines at the wall's size and is set smaller, so nothing is cut. */
 const LONG = 110
@@ -235,12 +239,13 @@ const LONG = 110
         :close="stage.close.value"
         @tap="stage.tap"
         @hold="about = $event"
-        @table="stage.table" />
+        @table="rehearsed || stage.table($event)" />
     </aside>
     <StageFoot
       :at="at"
       :total="total"
       :preview="preview"
+      :rehearsed="!!rehearsed"
       :here="stage.here.value.length"
       :staying="stage.staying.value"
       :close="stage.close.value"
@@ -256,6 +261,7 @@ const LONG = 110
         v-if="more"
         :id="id"
         :preview="preview"
+        :rehearsed="!!rehearsed"
         :paused="stage.paused.value"
         :may-end="mayEnd"
         :may-unbegin="!rehearsed && stage.mayUnbegin(stage.clock.value)"

@@ -8,6 +8,8 @@ const props = defineProps<{
   at: number
   total: number
   preview: boolean
+  /** nothing is taught: the room says by itself who has it */
+  rehearsed: boolean
   here: number
   staying: readonly Seat[]
   /** every done is tapped: a step on says nothing of anybody */
@@ -47,7 +49,7 @@ const goes = computed(() => {
     <button v-else type="button" class="next" @click="$emit('end')">
       <b>{{ t('stage.end2') }}</b><span>{{ t('stage.endSays') }}</span>
     </button>
-    <button type="button" :disabled="preview || at < 1 || at > total" @click="$emit('all')">
+    <button type="button" :disabled="preview || rehearsed || at < 1 || at > total" @click="$emit('all')">
       <b>{{ t('stage.allHave') }}</b><span>{{ t('stage.tableSays') }}</span>
     </button>
     <button type="button" :aria-expanded="more" @click="$emit('more')">

@@ -7,6 +7,8 @@ import type { RouteLocationRaw } from 'vue-router'
 const props = defineProps<{
   id: number
   preview: boolean
+  /** nothing is taught: nobody is written down, nothing stands still, there is no second screen */
+  rehearsed: boolean
   paused: boolean
   /** in the middle of the lesson, which has not ended */
   mayEnd: boolean
@@ -40,14 +42,16 @@ function openWall() {
 
 <template>
   <section class="more" :aria-label="t('stage.more')">
-    <button v-if="!preview" type="button" @click="$emit('undo')">{{ t('stage.undo') }} <kbd class="key">U</kbd></button>
-    <button v-if="!preview" type="button" @click="$emit('pause')">
+    <button v-if="!preview && !rehearsed" type="button" @click="$emit('undo')">
+      {{ t('stage.undo') }} <kbd class="key">U</kbd>
+    </button>
+    <button v-if="!preview && !rehearsed" type="button" @click="$emit('pause')">
       {{ t(paused ? 'stage.resume' : 'stage.pause') }}
     </button>
-    <button type="button" @click="openWall">{{ t('stage.wall') }}</button>
+    <button v-if="!rehearsed" type="button" @click="openWall">{{ t('stage.wall') }}</button>
     <button type="button" @click="$emit('dark')">{{ t('stage.darkNow') }} <kbd class="key">B</kbd></button>
     <RouterLink v-if="ways" :to="ways">{{ t('stage.ways') }} <kbd class="key">W</kbd></RouterLink>
-    <form class="join" @submit.prevent="join">
+    <form v-if="!rehearsed" class="join" @submit.prevent="join">
       <input v-model="guest" maxlength="60" :aria-label="t('stage.guest')" :placeholder="t('stage.guest')" />
       <button type="submit">{{ t('stage.guestAdd') }}</button>
     </form>
