@@ -78,6 +78,7 @@ Route::middleware(['auth', 'limits', 'quota'])->group(function (): void {
     Route::post('first-lesson', [FirstLessonController::class, 'make']);
     Route::apiResource('lessons', LessonController::class);
     Route::get('lessons/{lesson}/forecast', [LessonController::class, 'forecast']);
+    Route::get('lessons/{lesson}/rest', [LessonController::class, 'rest']);
     Route::get('lessons/{lesson}/cast', [LessonController::class, 'cast']);
     Route::put('lessons/{lesson}/ticks', [LessonController::class, 'tick']);
     Route::get('lessons/{lesson}/ways/{model}', [WaysController::class, 'lesson']);

@@ -8,6 +8,7 @@ use App\Bin\Bin;
 use App\Models\Lesson;
 use App\Pacing\LessonCast;
 use App\Pacing\LessonForecast;
+use App\Pacing\RestOfLesson;
 use App\Support\Controller;
 use App\Support\Transaction;
 use Illuminate\Http\JsonResponse;
@@ -74,6 +75,12 @@ final class LessonController extends Controller
     public function forecast(Lesson $lesson, LessonForecast $forecast): JsonResponse
     {
         return response()->json($forecast->of($lesson));
+    }
+
+    /** How the rest of it is likely to go, while it is taught. */
+    public function rest(Lesson $lesson, RestOfLesson $rest): JsonResponse
+    {
+        return response()->json($rest->of($lesson));
     }
 
     /** Learners to rehearse it with. */

@@ -78,10 +78,11 @@ final readonly class LessonSheet
             record: $this->record->of($lesson, $log, $programme),
             rules: $this->rules(),
             clock: new LessonClock(
-                $lesson->started_at?->getTimestampMs(),
-                $lesson->ended_at?->getTimestampMs(),
-                $lesson->bell()->getTimestampMs(),
-                CarbonImmutable::now()->getTimestampMs(),
+                started_ms: $lesson->started_at?->getTimestampMs(),
+                ended_ms: $lesson->ended_at?->getTimestampMs(),
+                start_ms: $lesson->starts_at->getTimestampMs(),
+                bell_ms: $lesson->bell()->getTimestampMs(),
+                now_ms: CarbonImmutable::now()->getTimestampMs(),
             ),
         );
     }

@@ -42,6 +42,7 @@ use App\Support\Api\Removes;
 #[Reads('/lessons/{lesson}', 'lesson', 'with all stages', '#LessonData')]
 #[Changes('/lessons/{lesson}', 'changeLesson', 'changed', '#LessonData', takes: '#LessonInput')]
 #[Reads('/lessons/{lesson}/forecast', 'forecast', 'rehearsed many times, and what would help', '#ForecastData')]
+#[Reads('/lessons/{lesson}/rest', 'restOfLesson', 'how it is likely to go on, while it is taught', '#RestData')]
 #[Reads('/lessons/{lesson}/cast', 'cast', 'learners to rehearse it with', '#CastData', query: ['seed?' => 'integer'])]
 #[
     Posts('/terms/plan', 'planTerm', 'nothing is kept', '#TermData', takes: [

@@ -4,11 +4,18 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Lesson;
 
-/** A lesson against its plan. Pauses do not count. */
+/**
+ * A lesson against its plan. It counts from the start of its slot, by the clock on the wall: a late beginning and a
+ * pause are time that is gone. A lesson that is taught at another time than was planned counts from its own beginning,
+ * as if what comes before the first step had taken as long as planned, and there pauses do not count.
+ */
 final readonly class Drift
 {
+    /** So long before its slot a lesson may begin and still be the one that was planned (estimate). */
+    private const EARLY_MS = 1_800_000;
+
     /**
-     * @param  int  $elapsed  seconds of teaching so far
+     * @param  int  $elapsed  seconds since the lesson should have begun
      * @param  int  $planned  step that the plan says we should be at, 0 for none yet
      * @param  int  $behind  minutes, rounded; negative: ahead. 0 before teaching
      */
@@ -21,14 +28,20 @@ final readonly class Drift
      * start.
      *
      * @param  list<array{kind: string, step: int|null, start: int, seconds: int}>  $lines  of the run sheet, seconds
+     *     from the start of the slot
      */
-    public static function of(Standing $standing, array $lines, int $nowMs): self
+    public static function of(Standing $standing, array $lines, int $nowMs, Slot $slot): self
     {
-        if ($standing->startedMs === null) {
+        $started = $standing->startedMs;
+        if ($started === null) {
             return new self(0, 0, 0);
         }
-        $until = $standing->endedMs ?? $standing->pauseMs ?? $nowMs;
-        $elapsed = max(0, intdiv($until - $standing->startedMs - $standing->pausedMs, 1000));
+        $isPlanned = $started >= $slot->startMs - self::EARLY_MS && $started <= $slot->bellMs();
+        $since = $isPlanned
+            ? ($standing->endedMs ?? $nowMs) - $slot->startMs
+            : ($standing->endedMs ?? $standing->pauseMs ?? $nowMs) - $started - $standing->pausedMs
+                + 1000 * self::first($standing, $lines);
+        $elapsed = max(0, intdiv($since, 1000));
         $planned = 0;
         $behind = 0;
         foreach ($lines as $line) {
@@ -43,6 +56,18 @@ final readonly class Drift
         }
 
         return new self($elapsed, $planned, intdiv($behind + ($behind >= 0 ? 30 : -30), 60));
+    }
+
+    /**
+     * Seconds until the first step, where a lesson begins with it; without a word how it is marked, it began before.
+     *
+     * @param  list<array{kind: string, step: int|null, start: int, seconds: int}>  $lines
+     */
+    private static function first(Standing $standing, array $lines): int
+    {
+        $starts = array_column(array_filter($lines, static fn (array $l): bool => $l['kind'] === 'step'), 'start');
+
+        return $standing->marks === null || $starts === [] ? 0 : min($starts);
     }
 
     /** @return array{elapsed: int, planned: int, behind: int} */

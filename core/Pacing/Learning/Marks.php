@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Pacing\Learning;
 
-use Cathedra\Core\Lesson\Event;
 use Cathedra\Core\Lesson\EventKind;
 use Cathedra\Core\Lesson\Log;
 use Cathedra\Core\Lesson\Programme;
@@ -15,9 +14,6 @@ use Cathedra\Core\Rules\BaseTimes;
  * own end of the step before where that is later, until the mark. Pauses do not count; who asked for help at a step
  * tells nothing of it (waiting and help are in that time), nor do marks that were made together, for nobody knows whose
  * time that is; and of a time so long or short that something else happened, nothing is learned.
- *
- * Times are the device's, put on the server's clock by its quickest event, so that what was sent late counts when it
- * happened.
  */
 final class Marks
 {
@@ -37,11 +33,11 @@ final class Marks
      */
     public static function of(Log $log, array $steps, string $group, string $lesson): array
     {
-        $clock = self::clock($log->events);
+        $clock = TaughtClock::of($log->events);
         [$moved, $done, $helped, $together] = [[], [], [], []];
         $last = 0;
         foreach ($log->counting() as $event) {
-            $t = $clock($event);
+            $t = $clock->at($event);
             if ($event->kind === EventKind::Moved && $event->step !== null) {
                 // only forward: going back is another look, not a new beginning
                 $event->step > $last && ($moved[$event->step] = $t);
@@ -96,7 +92,7 @@ final class Marks
         BaseTimes $times,
     ): array {
         $marks = [];
-        foreach (RoomMarks::of($log, $programme, $learners, self::clock($log->events)) as $one) {
+        foreach (RoomMarks::of($log, $programme, $learners, TaughtClock::of($log->events)) as $one) {
             $step = $steps[$one['step']] ?? null;
             $seconds = $step === null ? 0.0 : $one['seconds'] - $step['show'];
             if ($step === null || $seconds < self::LEAST) {
@@ -117,42 +113,5 @@ final class Marks
         }
 
         return $marks;
-    }
-
-    /**
-     * Seconds of an event on a clock that stands still in pauses.
-     *
-     * @param  list<Event>  $events
-     * @return callable(Event): float
-     */
-    private static function clock(array $events): callable
-    {
-        $lag = [];
-        foreach ($events as $event) {
-            $device = $event->origin->device;
-            $late = $event->atMs - $event->origin->deviceMs;
-            $lag[$device] = min($lag[$device] ?? $late, $late);
-        }
-        $true = static fn (Event $e): float => ($e->origin->deviceMs + $lag[$e->origin->device]) / 1000;
-        $pauses = [];
-        $since = null;
-        foreach ($events as $event) {
-            if ($event->kind === EventKind::Paused) {
-                $since ??= $true($event);
-            } elseif ($event->kind === EventKind::Resumed && $since !== null) {
-                $pauses[] = [$since, $true($event)];
-                $since = null;
-            }
-        }
-
-        return static function (Event $event) use ($true, $pauses): float {
-            $t = $true($event);
-            $still = 0.0;
-            foreach ($pauses as [$from, $to]) {
-                $still += max(0.0, min($t, $to) - $from);
-            }
-
-            return $t - $still;
-        };
     }
 }

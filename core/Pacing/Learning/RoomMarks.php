@@ -49,18 +49,17 @@ final class RoomMarks
     }
 
     /**
-     * @param  callable(Event): float  $clock  seconds, standing still in pauses
      * @param  int  $learners  in the group
      * @return list<array{step: int, seconds: float, along: int, here: int}> from the beginning of a demonstration until
      *     those along had the step, by step
      */
-    public static function of(Log $log, Programme $programme, int $learners, callable $clock): array
+    public static function of(Log $log, Programme $programme, int $learners, TaughtClock $clock): array
     {
         $self = new self(Seats::before($log, $programme), $learners);
         foreach ($log->counting() as $event) {
-            $self->before($event, $clock($event));
+            $self->before($event, $clock->at($event));
             $self->seats->tell($event);
-            $self->after($clock($event));
+            $self->after($clock->at($event));
         }
 
         return $self->found;

@@ -42,6 +42,9 @@ final class Run
     /** @var list<float> end of the demonstration, by step */
     private array $shown = [];
 
+    /** @var array<int, int> the furthest step that a learner is known to have; of a lesson that is under way */
+    private array $has = [];
+
     /**
      * @param  array<int, int>  $draws  by step times learners plus learner
      * @param  list<float>  $pace  by learner
@@ -82,6 +85,65 @@ final class Run
         return $idle;
     }
 
+    /** All that has happened so much later, as a lesson under way did. */
+    public function later(float $seconds): void
+    {
+        $by = static fn (float $t): float => $t + $seconds;
+        $this->finish = array_map($by, $this->finish);
+        $this->waiting = array_map($by, $this->waiting);
+        $this->shown = array_map($by, $this->shown);
+        $this->helpers = array_map($by, $this->helpers);
+        $this->end += $seconds;
+    }
+
+    /** Until now the room has not gone on. */
+    public function notBefore(float $now): void
+    {
+        $this->end = max($this->end, $now);
+    }
+
+    /** When a learner is likely to have the last step that was played: who is stuck, after all who fold. */
+    public function reaches(int $i): float
+    {
+        return isset($this->waiting[$i]) ? 1e9 - 1e6 * $this->at[$i] + $this->waiting[$i] : $this->finish[$i];
+    }
+
+    /** A learner has this step, which comes after the last that was played, since then. */
+    public function hasAlready(int $i, int $k, float $t): void
+    {
+        unset($this->waiting[$i], $this->at[$i]);
+        $this->has[$i] = $k;
+        $this->finish[$i] = $t;
+    }
+
+    /** A learner waits for help at a step that was shown, since then. */
+    public function waits(int $i, int $k, float $since): void
+    {
+        $this->waiting[$i] = $since;
+        $this->at[$i] = $k;
+    }
+
+    /** After the last step: those who still wait for help get it, and go on to the end. */
+    public function drained(): void
+    {
+        $this->helped($this->steps->last, []);
+    }
+
+    /** A learner folds a step that was shown, since then, and runs ahead from there. */
+    public function folds(int $i, int $k, float $since): void
+    {
+        unset($this->waiting[$i], $this->at[$i]);
+        $m = count($this->shown) - 1;
+        $steps = $this->steps;
+        $draw = $this->draws[$k * count($this->finish) + $i];
+        $t = max($since, $this->shown[$k]) + $steps->fold[$k] * $this->pace[$i] * $steps->within[$draw & 4095];
+        if (($draw >> 12) < $steps->missed[$k]) {
+            $this->waits($i, $k, $t);
+        } else {
+            $this->finish[$i] = $this->aheadOf($i, $k, $m, $t) ?? $this->finish[$i];
+        }
+    }
+
     /**
      * All who have the steps before fold it, as soon as they have seen it.
      *
@@ -96,6 +158,11 @@ final class Run
         foreach ($this->finish as $i => $t) {
             if (isset($this->waiting[$i])) {
                 continue; // still stuck at an earlier step
+            }
+            if (isset($this->has[$i]) && $this->has[$i] >= $m) {
+                $done[] = $t;
+
+                continue;
             }
             $draw = $draws[$base + $i];
             if ($t > $shown) {

@@ -51,4 +51,10 @@ final readonly class StepDraws
             last: count($demo) - 1,
         );
     }
+
+    /** @param  list<int>  $need  learners who must have a step before the next is shown, by step */
+    public function needing(array $need): self
+    {
+        return new self(...['need' => $need] + get_object_vars($this));
+    }
 }

@@ -356,6 +356,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/rest": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["restOfLesson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/cast": {
         parameters: {
             query?: never;
@@ -1041,6 +1057,8 @@ export interface components {
             /** @description null before teaching */
             started_ms: number | null;
             ended_ms: number | null;
+            /** @description when the slot begins */
+            start_ms: number;
             bell_ms: number;
             /** @description the server's clock, for devices whose clock is wrong */
             now_ms: number;
@@ -1394,6 +1412,22 @@ export interface components {
             creases_there: number[];
             /** @description what of the lesson cuts although that is not wanted, and what would do */
             against: string | null;
+        };
+        RestData: {
+            /** @description number of the event of the log that it was made from */
+            newest: number;
+            /** @description when the last learner here has folded: in one, five and nine of ten such rooms; null: nothing is said, before the first step, after the end, and where nobody goes on together */
+            early_ms: number | null;
+            middle_ms: number | null;
+            late_ms: number | null;
+            /** @description when the folding must end, so that what comes after it fits before the bell */
+            by_ms: number;
+            /** @description share of such rooms in which all are done by then */
+            everybody: number;
+            /** @description learners who are not done by then in more than half of such rooms, the least likely first */
+            unlikely: number[];
+            /** @description the last checkpoint that nine of ten such rooms reach by then, where they do not finish */
+            until: number | null;
         };
         /** @description A cutting plan for any squares from any paper of the cupboard. Lengths in mm. */
         BenchPlanData: {
@@ -2938,6 +2972,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ForecastData"];
+                };
+            };
+        };
+    };
+    restOfLesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description how it is likely to go on, while it is taught */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RestData"];
                 };
             };
         };

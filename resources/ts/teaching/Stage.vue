@@ -13,10 +13,12 @@ import RefusedDeeds from './RefusedDeeds.vue'
 import SeatPlan from './SeatPlan.vue'
 import StageFoot from './StageFoot.vue'
 import StageMore from './StageMore.vue'
+import StageRest from './StageRest.vue'
 import StepStart from './StepStart.vue'
 import StageStep from './StageStep.vue'
 import StepThread from './StepThread.vue'
 import { useAdvice } from './useAdvice'
+import { useRest } from './useRest'
 import type { StageLog } from './useLessonLog'
 import { useStage } from './useStage'
 import { useStageKeys } from './useStageKeys'
@@ -73,6 +75,17 @@ const begins = computed(
 )
 const late = computed(() => (drift.value.behind > 0 ? t('stage.behind', { n: drift.value.behind }) : ''))
 const time = (ms: number) => new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
+
+const rest = useRest(
+  () => props.id,
+  {
+    running: computed(() =>
+      !props.rehearsed && !preview.value && !stage.paused.value && standing.value.ended_ms === null),
+    step: computed(() => standing.value.step),
+    nameOf: stage.nameOf,
+  },
+  time,
+)
 
 /** The model that has just been folded and is folded once more. */
 const again = computed(() => {
@@ -166,6 +179,7 @@ const LONG = 110
         :planned="drift.planned"
         :begins="lesson.data.value.models.slice(1).map((m) => m.first)"
         @go="go" />
+      <StageRest v-if="rest" v-bind="rest" />
       <b class="clock">{{ time(stage.clock.value) }}</b>
       <span>{{ late ? `${late}, ` : '' }}{{ t('stage.bell', { time: time(lesson.data.value.clock.bell_ms) }) }}</span>
     </header>

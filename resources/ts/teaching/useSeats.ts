@@ -58,7 +58,10 @@ export function useSeats(
       lesson()?.rules ?? { enough: [], long_wait_seconds: 0 },
     ),
   )
-  const drift = computed(() => driftOf(standing.value, lesson()?.plan.lines ?? [], clock.value))
+  const drift = computed(() => {
+    const { plan, clock: slot } = lesson() ?? {}
+    return driftOf(standing.value, plan?.lines ?? [], clock.value, slot ?? { start_ms: 0, bell_ms: 0 })
+  })
   const nameOf = (learner: number | undefined) => learners.value.find((one) => one.id === learner)?.name ?? ''
   return { clock, total, learners, seats, here, staying, advice, drift, nameOf }
 }

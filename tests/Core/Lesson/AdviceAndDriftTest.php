@@ -9,8 +9,10 @@ use Cathedra\Core\Lesson\Drift;
 use Cathedra\Core\Lesson\Event;
 use Cathedra\Core\Lesson\EventKind;
 use Cathedra\Core\Lesson\Log;
+use Cathedra\Core\Lesson\Marking;
 use Cathedra\Core\Lesson\Origin;
 use Cathedra\Core\Lesson\Programme;
+use Cathedra\Core\Lesson\Slot;
 use Cathedra\Core\Lesson\Standing;
 use Cathedra\Core\Rules\BadRules;
 use Cathedra\Core\Rules\TeachingRules;
@@ -55,7 +57,12 @@ final class AdviceAndDriftTest extends TestCase
     {
         self::assertSame(
             $case['drift'],
-            Drift::of(self::standing($case['standing']), $case['lines'], $case['now_ms'])->toArray(),
+            Drift::of(
+                self::standing($case['standing']),
+                $case['lines'],
+                $case['now_ms'],
+                Slot::of($case['slot']['start_ms'], $case['slot']['minutes']),
+            )->toArray(),
         );
     }
 
@@ -113,7 +120,8 @@ final class AdviceAndDriftTest extends TestCase
                 with: $with,
             );
         };
-        $of['started_ms'] === null || $add(EventKind::Started, $of['started_ms']);
+        $marks = isset($of['marks']) ? ['marks' => Marking::from($of['marks'])] : [];
+        $of['started_ms'] === null || $add(EventKind::Started, $of['started_ms'], $marks);
         $of['paused_ms'] === 0 || $add(EventKind::Paused, 0);
         $of['paused_ms'] === 0 || $add(EventKind::Resumed, $of['paused_ms']);
         $of['pause_ms'] === null || $add(EventKind::Paused, $of['pause_ms']);

@@ -83,12 +83,15 @@ describe('advice and drift, as the core gives them', () => {
     name: string
     standing: Standing
     lines: never[]
+    slot: { start_ms: number; minutes: number }
     now_ms: number
     drift: unknown
   }
   for (const one of read<DriftCase[]>('/tests/cases/drift.json')) {
     it(one.name, () => {
-      expect(driftOf(one.standing, one.lines, one.now_ms)).toEqual(one.drift)
+      const { start_ms, minutes } = one.slot
+      const slot = { start_ms, bell_ms: start_ms + 60_000 * minutes }
+      expect(driftOf(one.standing, one.lines, one.now_ms, slot)).toEqual(one.drift)
     })
   }
 })
