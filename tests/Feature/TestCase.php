@@ -38,18 +38,16 @@ abstract class TestCase extends Base
     }
 
     /**
-     * What is folded and rehearsed is kept by all it depends on, so that tests may share it: on disk, for this process.
+     * What is folded and rehearsed is kept by all it depends on, so that tests may share it: with one another, and with
+     * what `bin/start` and the browser's tests have folded ahead.
      */
     protected static function folded(): CacheRepository
     {
         static $kept = null;
-        if ($kept === null) {
-            $folder = sys_get_temp_dir().'/cathedra-tests-'.getmypid();
-            register_shutdown_function(static fn () => (new Filesystem)->deleteDirectory($folder));
-            $kept = new CacheRepository(new FileStore(new Filesystem, $folder));
-        }
 
-        return $kept;
+        return $kept ??= new CacheRepository(
+            new FileStore(new Filesystem, dirname(__DIR__, 2).'/storage/framework/cache/data'),
+        );
     }
 
     protected function lead(string $organisation = 'Gullwick Harbour Library'): User

@@ -18,7 +18,6 @@ final readonly class SoFar
     /**
      * @param  int  $step  the furthest step the lesson has been at; 0 before the first, one past the last at the end
      * @param  float  $since  when that step was reached
-     * @param  float  $now
      * @param  list<array{step: int, seconds: float, along: int}>  $taught  steps after which the room went on to the
      *     next, how long each took from its showing on, and how many of those here were not behind at it then
      * @param  list<SeatSoFar>  $seats  of those who are here

@@ -47,7 +47,14 @@ final readonly class TaughtBlocks
             }
         }
 
-        return new self($blocks, $places, $places[$soFar->step] ?? count($blocks), $along, $timed, $seconds);
+        return new self(
+            blocks: $blocks,
+            places: $places,
+            at: $places[$soFar->step] ?? count($blocks),
+            along: $along,
+            timed: $timed,
+            seconds: $seconds,
+        );
     }
 
     /** Who was behind when the room went on was not waited for. */
@@ -58,10 +65,10 @@ final readonly class TaughtBlocks
             $need[$k] = max(1, min($need[$k], $along));
         }
 
-        return $steps->needing($need);
+        return $steps->needing(array_values($need));
     }
 
-    /** @return array{seconds: float, held: float} of the blocks whose time is known: all of it, and the folding in it */
+    /** @return array{seconds: float, held: float} of the blocks whose time is known, and the folding in it */
     public function playedSoFar(Run $run): array
     {
         [$seconds, $held] = [0.0, 0.0];

@@ -30,6 +30,6 @@ button { min-height: 44px; white-space: nowrap; text-decoration: underline dotte
   position: absolute; right: 0; top: 100%; z-index: 4; width: min(420px, 92vw); background: var(--paper);
   padding: 14px 18px; display: grid; gap: 8px; box-shadow: 0 8px 24px rgb(23 37 45 / 0.35); line-height: 1.35;
 }
-@media (max-width: 640px) { .says { right: auto; left: 0; } }
+@media (max-width: 640px) { .says { position: fixed; inset: 60px 8px auto; width: auto; } }
 @media (forced-colors: active) { .tight { border: 3px solid; } .says { border: 1px solid; } }
 </style>

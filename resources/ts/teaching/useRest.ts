@@ -7,6 +7,8 @@ import { useI18n } from 'vue-i18n'
 const EVERY = 20_000
 /** Less likely than not that all are done in time. */
 const LIKELY = 0.5
+/** Names that are said. */
+const MOST = 5
 
 /** How the rest of a lesson under way is likely to go: one short line beside the bell, and sentences behind it. */
 export function useRest(
@@ -36,7 +38,9 @@ export function useRest(
       says: [
         band.from === band.to ? t('rest.aboutSays', { at: band.from }) : t('rest.says', band),
         t('rest.by', band),
-        ...(names.length > 0 ? [t('rest.unlikely', { names: names.join(', '), by: band.by }, names.length)] : []),
+        ...(names.length > MOST
+          ? [t('rest.unlikelyMore', { names: names.slice(0, MOST).join(', '), more: names.length - MOST, by: band.by })]
+          : names.length > 0 ? [t('rest.unlikely', { names: names.join(', '), by: band.by })] : []),
         ...(tight ? [until == null ? t('rest.stopHere') : t('rest.stop', { n: until })] : []),
       ],
     }
