@@ -52,7 +52,7 @@ final readonly class NextFor
             fn (array $one): NextData => new NextData(
                 $one['slug'],
                 $titles[$one['slug']],
-                $this->why($one['fresh'], $one['again']),
+                $this->why($one['fresh'], $one['again'], $this->knows->unseen($group)),
                 $this->minutes->fit($group, $one['slug'], self::SLOT),
             ),
             $found,
@@ -62,16 +62,20 @@ final readonly class NextFor
     /**
      * @param  list<string>  $fresh
      * @param  list<string>  $again
+     * @param  list<string>  $unseen  kinds of fold of which it is presumed that they know them
      */
-    public function why(array $fresh, array $again): string
+    public function why(array $fresh, array $again, array $unseen = []): string
     {
         $words = $this->files->words();
         $names = static fn (array $kinds): string => implode(', ', array_map($words->foldName(...), $kinds));
 
-        return $words->say('next', match (true) {
+        $presumed = array_values(array_intersect($again, $unseen));
+        $why = $words->say('next', match (true) {
             $fresh === [] => 'nothing-new',
             $again === [] => 'all-new',
             default => 'new',
         }, ['count' => count($fresh), 'fresh' => $names($fresh), 'again' => $names($again)]);
+
+        return $presumed === [] ? $why : "$why ".$words->say('next', 'presumed', ['presumed' => $names($presumed)]);
     }
 }

@@ -18,7 +18,7 @@ use Illuminate\Support\Facades\DB;
  * (a group of three years has thousands), and the sum is kept until a lesson of the group gets a line in its log, is
  * moved, or goes into the bin or comes back; safe to delete at any time.
  *
- * @phpstan-type Cell array{learner: int, model: string, outcome: string, step: int|null}
+ * @phpstan-type Cell array{learner: int, model: string, outcome: string, step: int|null, seen: bool}
  * @phpstan-type Sum array{models: list<array{slug: string, title: string}>, cells: list<Cell>}
  */
 final readonly class WallChart
@@ -38,10 +38,10 @@ final readonly class WallChart
         $state = GroupState::of($group).':'.$this->files->shelfVersion();
         // One entry a group, written over: what was erased does not stay in older ones.
         /** @var array{state: string, sum: Sum}|null $kept */
-        $kept = $this->cache->get("wall:{$group->id}");
+        $kept = $this->cache->get("wall-2:{$group->id}");
         if ($kept === null || $kept['state'] !== $state) {
             $kept = ['state' => $state, 'sum' => $this->sum($group)];
-            $this->cache->put("wall:{$group->id}", $kept, 86400 * self::KEPT_DAYS);
+            $this->cache->put("wall-2:{$group->id}", $kept, 86400 * self::KEPT_DAYS);
         }
         $sum = $kept['sum'];
         $data = $this->sheet->of($group);
@@ -62,9 +62,9 @@ final readonly class WallChart
     private function sum(Group $group): array
     {
         $rank = FinishRecord::rank('f.outcome');
-        // One whole number a record: rank first, then the lesson's time, then the step; its maximum is the best and
-        // latest.
-        $best = "MAX(($rank * 10000000000 + UNIX_TIMESTAMP(l.starts_at)) * 1000 + COALESCE(f.step, 0))";
+        // One whole number a record: rank first, then whether it was seen, then the lesson's time, then the step; its
+        // maximum is the best and latest.
+        $best = "MAX((($rank * 2 + f.seen) * 10000000000 + UNIX_TIMESTAMP(l.starts_at)) * 1000 + COALESCE(f.step, 0))";
         $rows = DB::table('finishes as f')
             ->join('lessons as l', 'l.id', '=', 'f.lesson_id')
             ->where('l.group_id', $group->id)->whereNull('l.deleted_at')
@@ -77,12 +77,14 @@ final readonly class WallChart
         foreach ($rows as $row) {
             $first[$row->model] = min($first[$row->model] ?? [$row->first, $row->made], [$row->first, $row->made]);
             $best = (int) $row->best;
-            $finish = $of[intdiv($best, 10_000_000_000_000)];
+            $rank = intdiv($best, 10_000_000_000_000);
+            $finish = $of[intdiv($rank, 2)];
             $cells[] = [
                 'learner' => (int) $row->learner_id,
                 'model' => (string) $row->model,
                 'outcome' => $finish->value,
                 'step' => $finish === Finish::Stopped ? $best % 1000 : null,
+                'seen' => ! $finish->isFinished() || $rank % 2 === 1,
             ];
         }
         asort($first);

@@ -12,7 +12,7 @@ final readonly class WallData
 {
     /**
      * @param  list<array{slug: string, title: string}>  $models
-     * @param  list<array{learner: int, model: string, outcome: string, step: int|null}>  $cells
+     * @param  list<array{learner: int, model: string, outcome: string, step: int|null, seen: bool}>  $cells
      */
     public function __construct(
         #[OA\Property(ref: '#/components/schemas/GroupData')] public GroupData $group,
@@ -34,7 +34,7 @@ final readonly class WallData
             OA\Property(
                 type: 'array',
                 items: new OA\Items(
-                    required: ['learner', 'model', 'outcome', 'step'],
+                    required: ['learner', 'model', 'outcome', 'step', 'seen'],
                     properties: [
                         new OA\Property(property: 'learner', type: 'integer'),
                         new OA\Property(property: 'model', type: 'string'),
@@ -44,6 +44,11 @@ final readonly class WallData
                             enum: ['alone', 'help', 'stopped', 'away'],
                         ),
                         new OA\Property(property: 'step', type: 'integer', nullable: true),
+                        new OA\Property(
+                            property: 'seen',
+                            type: 'boolean',
+                            description: 'false: it is presumed, since nothing else was said',
+                        ),
                     ],
                     type: 'object',
                 ),

@@ -73,6 +73,11 @@ final readonly class LessonSheet
                 spare_minutes: intdiv($plan->spare(), 60),
                 fits: $plan->spare() >= 0,
                 source: $this->learned->said($lesson),
+                paced_by: array_map(
+                    static fn (int $of, string $day): array => ['lesson' => $of, 'day' => $day],
+                    array_keys($paced = $this->learned->pacedBy($lesson)),
+                    $paced,
+                ),
             ),
             log: $events,
             record: $this->record->of($lesson, $log, $programme),

@@ -37,9 +37,15 @@ final readonly class FoldStanding
         $evidence = $this->evidence($group);
 
         return array_map(static function (FoldKind $kind) use ($evidence, $learners): FoldStandingData {
-            ['alone' => $alone, 'helped' => $helped] = $evidence->standing($kind->value, $learners);
+            $of = $evidence->standing($kind->value, $learners);
 
-            return new FoldStandingData($kind->value, $alone, $helped, count($learners));
+            return new FoldStandingData(
+                kind: $kind->value,
+                alone: $of['alone'],
+                helped: $of['helped'],
+                unseen: $of['unseen'],
+                of: count($learners),
+            );
         }, FoldKind::cases());
     }
 
@@ -48,10 +54,10 @@ final readonly class FoldStanding
         $state = GroupState::of($group).':'.$this->files->shelfVersion();
         // One entry a group, written over: what was erased does not stay in older ones.
         /** @var array{state: string, evidence: FoldEvidence}|null $kept */
-        $kept = $this->cache->get("evidence:{$group->id}");
+        $kept = $this->cache->get("evidence-2:{$group->id}");
         if ($kept === null || $kept['state'] !== $state) {
             $kept = ['state' => $state, 'evidence' => FoldEvidence::of($this->records($group))];
-            $this->cache->put("evidence:{$group->id}", $kept, 86400 * self::KEPT_DAYS);
+            $this->cache->put("evidence-2:{$group->id}", $kept, 86400 * self::KEPT_DAYS);
         }
 
         return $kept['evidence'];
@@ -60,7 +66,7 @@ final readonly class FoldStanding
     /**
      * The best end of each learner with each model, by the ways each folded; the database picks it out of the years.
      *
-     * @return iterable<array{learner: int, finish: Finish, kinds: list<string>}>
+     * @return iterable<array{learner: int, finish: Finish, seen: bool, kinds: list<string>}>
      */
     private function records(Group $group): iterable
     {
@@ -74,7 +80,7 @@ final readonly class FoldStanding
             ->whereIn('f.outcome', FinishRecord::finished())
             ->groupBy('f.learner_id', 'f.model', 'm.ways', 'f.ways')
             ->selectRaw('f.learner_id, f.model, m.ways, f.ways AS folded')
-            ->selectRaw('MAX('.FinishRecord::rank('f.outcome').') AS best')
+            ->selectRaw('MAX('.FinishRecord::rank('f.outcome').') AS best, MAX(f.seen) AS seen')
             ->get();
         foreach ($rows as $row) {
             /** @var array<string, string> $ways */
@@ -85,6 +91,7 @@ final readonly class FoldStanding
             yield [
                 'learner' => (int) $row->learner_id,
                 'finish' => $of[(int) $row->best],
+                'seen' => (bool) $row->seen,
                 'kinds' => $this->catalogue->kinds((string) $row->model, $ways),
             ];
         }

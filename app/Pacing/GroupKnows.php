@@ -27,6 +27,21 @@ final readonly class GroupKnows
         });
     }
 
+    /**
+     * Kinds of fold that they are taken to know though nobody saw half of those who made them finish.
+     *
+     * @return list<string>
+     */
+    public function unseen(Group $group): array
+    {
+        return Once::aRequest("unseen:{$group->id}", function () use ($group): array {
+            $unseen = array_filter(($this->standing)($group), static fn (FoldStandingData $of): bool => $of->known
+                && 2 * $of->unseen > $of->alone + $of->helped);
+
+            return array_values(array_map(static fn (FoldStandingData $of): string => $of->kind, $unseen));
+        });
+    }
+
     /** @return list<string> models that at least half of today's list have finished */
     public function models(Group $group): array
     {

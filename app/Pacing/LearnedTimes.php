@@ -28,7 +28,7 @@ use Illuminate\Support\Facades\DB;
  * What an organisation's taught lessons say of times: of each kind of fold and of each group's pace. Kept until a
  * lesson is taught, left out or corrected; safe to delete at any time.
  *
- * @phpstan-type Kept array{state: string, learned: Learned, marks: array<int, int>, days: array<int, list<string>>}
+ * @phpstan-type Kept array{state: string, learned: Learned, marks: array<int, int>, days: array<int, array<int, string>>}
  */
 final readonly class LearnedTimes
 {
@@ -88,15 +88,37 @@ final readonly class LearnedTimes
         return trim($rest.' '.$this->paceSaid($lesson));
     }
 
+    /**
+     * The last lessons that changed the pace which a lesson is planned with.
+     *
+     * @return array<int, string> day by number of the lesson; none where nothing is changed
+     */
+    public function pacedBy(Lesson $lesson): array
+    {
+        return abs($this->percent($lesson)) < self::WORTH_SAYING ? [] : array_slice(
+            $this->kept($lesson->organisation_id)['days'][$lesson->group_id] ?? [],
+            -self::DAYS_NAMED,
+            preserve_keys: true,
+        );
+    }
+
+    /** By how much more of the time the group is taken to need than others of its age. */
+    private function percent(Lesson $lesson): int
+    {
+        $factor = $this->of($lesson->organisation_id)->ofGroup((string) $lesson->group_id);
+
+        return $factor === null ? 0 : (int) round(100 * ($factor->middle - 1));
+    }
+
     /** What was learned of the group's own pace and from which lessons; nothing where it changes next to nothing. */
     private function paceSaid(Lesson $lesson): string
     {
         $factor = $this->of($lesson->organisation_id)->ofGroup((string) $lesson->group_id);
-        $percent = $factor === null ? 0 : (int) round(100 * ($factor->middle - 1));
+        $percent = $this->percent($lesson);
         if ($factor === null || abs($percent) < self::WORTH_SAYING) {
             return '';
         }
-        $days = array_slice($this->kept($lesson->organisation_id)['days'][$lesson->group_id] ?? [], -self::DAYS_NAMED);
+        $days = $this->pacedBy($lesson);
 
         return $this->files->words()->say('plan', $percent > 0 ? 'pace-slower' : 'pace-quicker', [
             'percent' => abs($percent), 'marks' => $factor->marks, 'days' => implode(', ', $days),
@@ -114,7 +136,7 @@ final readonly class LearnedTimes
     {
         $state = $this->state($organisation);
         /** @var Kept|null $kept one entry, written over */
-        $kept = $this->cache->get("paces:$organisation");
+        $kept = $this->cache->get("paces-2:$organisation");
         if ($kept === null || $kept['state'] !== $state) {
             $marks = $this->read($organisation);
             $kept = [
@@ -123,7 +145,7 @@ final readonly class LearnedTimes
                 'marks' => array_map(count(...), $marks),
                 'days' => $this->days(array_keys(array_filter($marks))),
             ];
-            $this->cache->put("paces:$organisation", $kept, 86400 * self::KEPT_DAYS);
+            $this->cache->put("paces-2:$organisation", $kept, 86400 * self::KEPT_DAYS);
         }
 
         return $kept;
@@ -131,14 +153,14 @@ final readonly class LearnedTimes
 
     /**
      * @param  list<int>  $lessons
-     * @return array<int, list<string>> days of lessons that were learned from, by group, as they came
+     * @return array<int, array<int, string>> days of lessons that were learned from, by group and lesson, as they came
      */
     private function days(array $lessons): array
     {
         $days = [];
-        $rows = Lesson::query()->whereIn('id', $lessons)->orderBy('starts_at')->get(['group_id', 'starts_at']);
+        $rows = Lesson::query()->whereIn('id', $lessons)->orderBy('starts_at')->get(['id', 'group_id', 'starts_at']);
         foreach ($rows as $one) {
-            $days[$one->group_id][] = $one->starts_at->format('j M');
+            $days[$one->group_id][$one->id] = $one->starts_at->format('j M');
         }
 
         return $days;

@@ -31,12 +31,14 @@ use App\Support\Api\JsonShape;
         'spare_minutes' => 'integer',
         'fits' => 'boolean',
         'source' => 'string',
+        'paced_by' => ['[]' => ['lesson' => 'integer', 'day' => 'string']],
     ], [
         'why' => 'why a step takes so long: show + base times every factor (fold) + wait, seconds',
         'own' => 'the lead has said how long folding it takes',
         'blocks' => 'every block in its order, the folding among them; minutes as the lead says, null: as usual',
         'usual' => 'minutes where the lead says nothing, or what to begin with where it is not in the lesson',
         'out' => 'not in the lesson as it is set',
+        'paced_by' => 'the last lessons that changed the pace of the group, which can be left out',
         'spare_minutes' => 'negative: too long by so many',
     ]),
 ]
@@ -47,6 +49,7 @@ final readonly class PlanData
      * @param  list<array{step: int, show: int, base: int, factors: list<array{name: string, times: float}>, fold: int,
      *     wait: int, own: bool}>  $why
      * @param  list<array{key: string, minutes: int|null, usual: int, out: bool}>  $blocks
+     * @param  list<array{lesson: int, day: string}>  $paced_by
      */
     public function __construct(
         public array $lines,
@@ -57,6 +60,7 @@ final readonly class PlanData
         public int $spare_minutes,
         public bool $fits,
         public string $source,
+        public array $paced_by,
     ) {
     }
 }

@@ -51,6 +51,16 @@ export const useCast = (lesson: MaybeRefOrGetter<number>, seed: MaybeRefOrGetter
 export const useLearned = () =>
   useQuery({ queryKey: ['learned'], queryFn: () => answer(client.GET('/api/learned')) })
 
+/** A lesson that was odd is left out of learning, or taken in again; every time that rests on it is read anew. */
+export function useOdd() {
+  const cache = useQueryClient()
+  return useMutation({
+    mutationFn: ({ lesson, odd }: { lesson: number; odd: boolean }) =>
+      answer(client.PUT('/api/lessons/{lesson}/odd', { params: { path: { lesson } }, body: { odd } })),
+    onSuccess: () => cache.invalidateQueries(),
+  })
+}
+
 /** Models for a first lesson, by one sentence about it. */
 export function useFirstOffers(
   wish: MaybeRefOrGetter<{ learners: number; years: number; minutes: number; paper: string }>,

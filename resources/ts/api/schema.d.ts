@@ -1011,6 +1011,8 @@ export interface components {
                 /** @enum {string} */
                 outcome: "alone" | "help" | "stopped" | "away";
                 step: number | null;
+                /** @description false: it is presumed, since nothing else was said */
+                seen: boolean;
             }[];
             /** @description models finished by anybody of the group, alone or with help */
             finished: number;
@@ -1228,6 +1230,8 @@ export interface components {
             alone: number;
             /** @description further learners who finished one with help */
             helped: number;
+            /** @description of these two together, those whom nobody saw finish: presumed, since nothing else was said */
+            unseen: number;
             /** @description learners of the group */
             of: number;
             /** @description at least half of them have made it */
@@ -1390,6 +1394,11 @@ export interface components {
             spare_minutes: number;
             fits: boolean;
             source: string;
+            /** @description the last lessons that changed the pace of the group, which can be left out */
+            paced_by: {
+                lesson: number;
+                day: string;
+            }[];
         };
         PoliciesData: {
             list: {

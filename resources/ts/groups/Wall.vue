@@ -9,8 +9,12 @@ const props = defineProps<{ id: number }>()
 const { t } = useI18n()
 const wall = useWall(() => props.id)
 const cells = computed(() => new Map((wall.data.value?.cells ?? []).map((c) => [`${c.learner} ${c.model}`, c])))
-const label = (c?: { outcome: string; step: number | null }) =>
-  !c ? t('wall.no') : c.outcome === 'stopped' ? t('keep.stoppedAt', { n: c.step }) : t(`keep.outcome.${c.outcome}`)
+const label = (c?: { outcome: string; step: number | null; seen: boolean }) =>
+  !c ? t('wall.no')
+    : c.outcome === 'stopped' ? t('keep.stoppedAt', { n: c.step })
+    : c.seen ? t(`keep.outcome.${c.outcome}`)
+    : t('wall.presumed', { outcome: t(`keep.outcome.${c.outcome}`) })
+const presumes = computed(() => (wall.data.value?.cells ?? []).some((c) => !c.seen))
 </script>
 
 <template>
@@ -43,6 +47,7 @@ const label = (c?: { outcome: string; step: number | null }) =>
               <FinishMark
                 :outcome="cells.get(`${learner.id} ${model.slug}`)?.outcome ?? ''"
                 :step="cells.get(`${learner.id} ${model.slug}`)?.step ?? null"
+                :presumed="cells.get(`${learner.id} ${model.slug}`)?.seen === false"
                 :label="label(cells.get(`${learner.id} ${model.slug}`))" />
             </td>
             <td class="rest"></td>
@@ -55,6 +60,9 @@ const label = (c?: { outcome: string; step: number | null }) =>
         <FinishMark :outcome="o" :step="6" :label="''" aria-hidden="true" />{{
           o === 'stopped' ? t('keep.stoppedAt', { n: 6 }) : t(`keep.outcome.${o}`)
         }}
+      </li>
+      <li v-if="presumes" class="row">
+        <FinishMark outcome="alone" presumed :label="''" aria-hidden="true" />{{ t('wall.presumedSays') }}
       </li>
     </ul>
   </div>

@@ -4,7 +4,7 @@ import { useSessionStorage } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { answer, client, type LessonData, type PlanData } from '../api/client'
-import { useForecast, useProgramme, useSaveLesson } from '../api/lessons'
+import { useForecast, useOdd, useProgramme, useSaveLesson } from '../api/lessons'
 import { clock, day, later } from '../parts/clock'
 import Blocks from '../pacing/Blocks.vue'
 import Forecast from '../pacing/Forecast.vue'
@@ -20,6 +20,7 @@ const save = useSaveLesson()
 const programme = useProgramme(() => props.lesson)
 const plan = computed(() => props.lesson.plan)
 const forecast = useForecast(() => props.lesson)
+const odd = useOdd()
 const minutes = (s: number) => Math.max(1, Math.round(s / 60))
 const step = (n: number | null) => programme.steps.value[(n ?? 0) - 1]
 
@@ -161,7 +162,25 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
       </p>
       <Policies :lesson="lesson" @change="change" />
       <p class="quiet">
-        {{ plan.source }} <RouterLink :to="{ name: 'learned' }">{{ t('learned.link') }}</RouterLink>
+        {{ plan.source }}
+        <button
+          v-for="one in plan.paced_by"
+          :key="one.lesson"
+          type="button"
+          class="link no-print"
+          :disabled="odd.isPending.value"
+          @click="odd.mutate({ lesson: one.lesson, odd: true })">
+          {{ t('plan.leaveOut', { day: one.day }) }}
+        </button>
+        <button
+          v-if="odd.isSuccess.value && odd.variables.value?.odd"
+          type="button"
+          class="link no-print"
+          @click="odd.mutate({ lesson: odd.variables.value.lesson, odd: false })">
+          {{ t('plan.takeIn') }}
+        </button>
+        <RouterLink :to="{ name: 'learned' }">{{ t('learned.link') }}</RouterLink>
+        <span v-if="odd.error.value" class="warn" role="alert">{{ odd.error.value.message }}</span>
       </p>
     </section>
     <section class="sheet run">

@@ -1,33 +1,22 @@
 <script setup lang="ts">
-import { useQueryClient } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { answer, client } from '../api/client'
-import { useLearned } from '../api/lessons'
+import { useLearned, useOdd } from '../api/lessons'
 import AskState from '../parts/AskState.vue'
 import { day } from '../parts/clock'
 
 /** What the lessons that were taught say of times: estimate, marks, and what comes of both, with how sure it is. */
 const { t } = useI18n()
-const cache = useQueryClient()
 const learned = useLearned()
 const most = computed(() => Math.max(1, ...(learned.data.value?.folds ?? []).map((f) => Math.max(f.high, f.estimate))))
 const x = (seconds: number) => (100 * seconds) / most.value
 /** Lessons that told something. */
 const from = computed(() => (learned.data.value?.lessons ?? []).filter((lesson) => lesson.marks > 0).length)
 const percent = (pace: number) => Math.round(100 * Math.abs(pace - 1))
-const problem = ref('')
+const change = useOdd()
+const problem = computed(() => change.error.value?.message ?? '')
 const when = (at: string) => day(at, { today: t('home.today'), tomorrow: t('home.tomorrow') })
 
-async function leaveOut(lesson: number, odd: boolean) {
-  problem.value = ''
-  try {
-    await answer(client.PUT('/api/lessons/{lesson}/odd', { params: { path: { lesson } }, body: { odd } }))
-    await cache.invalidateQueries()
-  } catch (error) {
-    problem.value = error instanceof Error ? error.message : String(error)
-  }
-}
 </script>
 
 <template>
@@ -93,7 +82,7 @@ async function leaveOut(lesson: number, odd: boolean) {
               <RouterLink :to="{ name: 'keep', params: { id: lesson.id } }">{{ lesson.title }}</RouterLink
               >, {{ lesson.group }}, {{ when(lesson.starts_at) }}:
               {{ lesson.odd ? t('learned.left') : t('learned.marksOf', { n: lesson.marks }, lesson.marks) }}
-              <button type="button" class="link" @click="leaveOut(lesson.id, !lesson.odd)">
+              <button type="button" class="link" @click="change.mutate({ lesson: lesson.id, odd: !lesson.odd })">
                 {{ t(lesson.odd ? 'learned.take' : 'learned.leave') }}
               </button>
             </li>

@@ -1,15 +1,22 @@
 <script setup lang="ts">
 /**
  * The product's one sign: a sheet with two sides. A turned corner is done; half turned along the diagonal, done with
- * help; a dashed outline with its number, stopped at that step; a dash, away. The words are always there for who cannot
+ * help; a dashed outline with its number, stopped at that step; a dash, away. Presumed, since nobody looked: the same, not filled. The words are always there for who cannot
  * see it.
  */
-defineProps<{ outcome: string; step?: number | null; label: string }>()
+defineProps<{ outcome: string; step?: number | null; presumed?: boolean; label: string }>()
 </script>
 
 <template>
   <svg class="finish" viewBox="0 0 32 32" role="img" :aria-label="label">
-    <template v-if="outcome === 'alone'">
+    <template v-if="presumed && outcome === 'alone'">
+      <path d="M4 4h13v11h11v13H4z" fill="#FDFCF8" stroke="#0E6E7C" stroke-width="2" />
+      <path d="M17 4l11 11H17z" fill="#FDFCF8" stroke="#0E6E7C" stroke-width="2" stroke-linejoin="round" />
+    </template>
+    <template v-else-if="presumed && outcome === 'help'">
+      <path d="M4 4h24v24H4zM28 4L4 28" fill="#FDFCF8" stroke="#0E6E7C" stroke-width="2" />
+    </template>
+    <template v-else-if="outcome === 'alone'">
       <path d="M3 3h14v12h12v14H3z" fill="#0E6E7C" />
       <path d="M17 3l12 12H17z" fill="#8CC4C8" stroke="#0A545F" stroke-width="1" />
     </template>

@@ -26,7 +26,8 @@ const far = computed(() => {
   if (!s || !group.value || s.of === 0) return ''
   const of = { n: s.alone, h: s.helped, m: s.of, group: group.value.name }
   if (s.alone + s.helped === 0) return t('folds.nobody', of)
-  return s.helped > 0 ? t('folds.standHelp', of) : t('folds.stand', of)
+  const stands = s.helped > 0 ? t('folds.standHelp', of) : t('folds.stand', of)
+  return s.unseen > 0 ? `${stands} ${t('folds.unseen', { n: s.unseen }, s.unseen)}` : stands
 })
 /** The step that is shown in motion: the one its pictures are of. */
 const moving = ref<Shown>()

@@ -8,6 +8,7 @@ import { clock, day } from '../parts/clock'
 import FinishMark from '../parts/FinishMark.vue'
 import { type Finish, isFinished, type Outcome } from './log/outcomes'
 import { useOutbox } from './outbox/outbox'
+import MakeUp from './MakeUp.vue'
 import RefusedDeeds from './RefusedDeeds.vue'
 import { useLessonLog } from './useLessonLog'
 import WaysFolded from '../ways/WaysFolded.vue'
@@ -61,10 +62,12 @@ const here = computed(() =>
   props.lesson.group.learners.filter((l) => standing.value.marks !== 'exception' || of(l.id)?.[0] !== 'away').length)
 const toLook = computed(() => exceptions.value?.filter((one) => one.outcome?.[0] !== 'away').length ?? 0)
 const looked = computed(() => entered.value.filter((l) => of(l.id)?.[2]).length)
-/** Who stopped, and from where it goes on: for the next time. */
-const left = computed(() =>
-  entered.value.filter((l) => of(l.id)?.[0] === 'stopped')
-    .map((l) => t('keep.leftFrom', { name: l.name, n: of(l.id)?.[1] ?? 1 })).join(', '))
+/** Who stopped or was not there, and from where it goes on: for another time. */
+const left = computed(() => {
+  const ended = standing.value.ended_ms === null ? [] : entered.value
+  return ended.filter((l) => ['stopped', 'away'].includes(of(l.id)?.[0] ?? ''))
+    .map((l) => ({ name: l.name, step: of(l.id)?.[1] ?? 1 }))
+})
 
 /** Of whom nothing is recorded though the lesson has ended; what they all did is said with one press. */
 const others = computed(() =>
@@ -174,14 +177,14 @@ watch([waiting, newest], ([left], [before]) => {
         <span v-if="history(learner.id)" class="quiet history">{{ history(learner.id) }}</span>
       </li>
       <li v-if="silent.length" class="silent">
-        <FinishMark outcome="alone" :label="t('keep.outcome.alone')" />
+        <FinishMark outcome="alone" presumed :label="t('wall.presumed', { outcome: t('keep.outcome.alone') })" />
         <b>{{ t('keep.silent', { n: silent.length }, silent.length) }}</b>
         <p>{{ silent.map((one) => one.name).join(', ') }}</p>
         <button type="button" @click="each = true">{{ t('keep.each') }}</button>
       </li>
     </ul>
-    <p v-if="left">{{ t('keep.left', { who: left }) }}</p>
     <RouterLink v-if="exceptions" class="kept no-print" :to="{ name: 'home' }">{{ t('keep.keepThese') }}</RouterLink>
+    <MakeUp :lesson="lesson" :slug="slug" :left="left" />
     <WaysFolded :finishes="lesson.record.finishes.filter((f) => f.model === slug)" :name-of="nameOf" />
     <button v-if="standing.ended_ms !== null" type="button" class="again no-print" @click="add('reopened')">
       {{ t('keep.reopen') }}

@@ -1,11 +1,19 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
+import type { Tip } from './rescue'
 import type { Seat } from './useSeats'
 import type { Said } from './useStageDeeds'
 
 /** All that can be said of one learner, opened by press and hold. */
-const props = defineProps<{ seat: Seat; at: number; lost: string | null }>()
+const props = defineProps<{
+  seat: Seat
+  at: number
+  /** where to go back to, for who is lost */
+  lost: string | null
+  rescue: readonly Tip[]
+  tasks: readonly Tip[]
+}>()
 const emit = defineEmits<{ say: [what: Said]; shut: [] }>()
 const { t } = useI18n()
 const words = computed<Said[]>(() => {
@@ -38,6 +46,11 @@ function say(what: Said) {
       <template v-if="lost">
         <h3>{{ t('stage.lost') }}</h3>
         <p>{{ lost }}</p>
+        <p v-for="tip in rescue" :key="tip.key">{{ t(`rescue.${tip.key}`, tip.with, Number(tip.with.n ?? 1)) }}</p>
+      </template>
+      <template v-if="tasks.length">
+        <h3>{{ t('rescue.quick') }}</h3>
+        <p v-for="tip in tasks" :key="tip.key">{{ t(`rescue.${tip.key}`, tip.with) }}</p>
       </template>
       <button type="button" class="shut" @click="$emit('shut')">{{ t('stage.shut') }}</button>
     </section>

@@ -20,6 +20,7 @@ import StepThread from './StepThread.vue'
 import { useAdvice } from './useAdvice'
 import { useRest } from './useRest'
 import type { StageLog } from './useLessonLog'
+import { useRescue } from './useRescue'
 import { useStage } from './useStage'
 import { useStageKeys } from './useStageKeys'
 import { useWallChannel } from './useWallChannel'
@@ -60,14 +61,7 @@ const shown = ref(0)
 useWallChannel(() => props.id, { at: () => at.value ?? 0, dark: () => dark.value })
 const about = ref<number>()
 const seat = computed(() => seats.value.find((one) => one.id === about.value))
-/** The last state that the learner surely has, to come back to. */
-const lost = computed(() => {
-  const last = programme.steps.value[(seat.value?.done ?? 0) - 1]
-  if (!seat.value || preview.value || (at.value ?? 0) < 1) return null
-  return last
-    ? t('stage.lostAt', { n: last.number, look: last.look.join(' '), next: last.number + 1 })
-    : t('stage.lostStart')
-})
+const rescue = useRescue(() => lesson.data.value, programme, { seats, seat, at, preview })
 
 /** The next model of the lesson begins with this step. */
 const begins = computed(
@@ -294,7 +288,7 @@ const LONG = 110
       v-if="seat"
       :seat="seat"
       :at="preview ? 0 : Math.min(at, total)"
-      :lost="lost"
+      v-bind="rescue"
       @say="stage.say(seat.id, $event)"
       @shut="about = undefined" />
     <button v-if="dark" type="button" class="dark" @click="dark = false">{{ t('stage.dark') }}</button>

@@ -12,9 +12,10 @@ use PHPUnit\Framework\TestCase;
 final class FoldEvidenceTest extends TestCase
 {
     /**
-     * Records, and how many made a petal fold alone and with help.
+     * Records, and how many made a petal fold alone and with help, and how many of them nobody saw.
      *
-     * @return iterable<string, array{list<array{int, Finish, list<string>}>, array{int, int}}>
+     * @return iterable<string, array{list<array{0: int, 1: Finish, 2: list<string>, 3?: bool}>, array{0: int, 1: int,
+     *     2?: int}}>
      */
     public static function records(): iterable
     {
@@ -33,22 +34,35 @@ final class FoldEvidenceTest extends TestCase
             [1, 0],
         ];
         yield 'two learners' => [[[1, Finish::Alone, ['petal']], [2, Finish::WithHelp, ['petal']]], [1, 1]];
+        yield 'nobody looked' => [[[1, Finish::Alone, ['petal'], false]], [1, 0, 1]];
+        yield 'somebody looked once' => [
+            [[1, Finish::Alone, ['petal'], false], [1, Finish::WithHelp, ['petal']]],
+            [1, 0, 0],
+        ];
+        yield 'one looked at, one not' => [
+            [[1, Finish::Alone, ['petal']], [2, Finish::WithHelp, ['petal'], false]],
+            [1, 1, 1],
+        ];
+        yield 'stopped, though seen, proves nothing' => [
+            [[1, Finish::Alone, ['petal'], false], [1, Finish::Stopped, ['petal'], true]],
+            [1, 0, 1],
+        ];
         yield 'who is no longer in the group' => [[[9, Finish::Alone, ['petal']]], [0, 0]];
     }
 
     /**
-     * @param  list<array{int, Finish, list<string>}>  $records
-     * @param  array{int, int}  $expected
+     * @param  list<array{0: int, 1: Finish, 2: list<string>, 3?: bool}>  $records
+     * @param  array{0: int, 1: int, 2?: int}  $expected
      */
     #[DataProvider('records')]
     public function testStanding(array $records, array $expected): void
     {
         $evidence = FoldEvidence::of(array_map(
-            static fn (array $r): array => ['learner' => $r[0], 'finish' => $r[1], 'kinds' => $r[2]],
+            static fn (array $r): array => ['learner' => $r[0], 'finish' => $r[1], 'seen' => $r[3] ?? true, 'kinds' => $r[2]],
             $records,
         ));
         self::assertSame(
-            ['alone' => $expected[0], 'helped' => $expected[1]],
+            ['alone' => $expected[0], 'helped' => $expected[1], 'unseen' => $expected[2] ?? 0],
             $evidence->standing('petal', [1, 2, 3]),
         );
     }
@@ -62,6 +76,7 @@ final class FoldEvidenceTest extends TestCase
                 $records[] = [
                     'learner' => mt_rand(1, 5),
                     'finish' => Finish::cases()[mt_rand(0, 3)],
+                    'seen' => mt_rand(0, 1) === 1,
                     'kinds' => array_slice(['petal', 'squash', 'valley'], 0, mt_rand(0, 3)),
                 ];
             }
@@ -71,8 +86,9 @@ final class FoldEvidenceTest extends TestCase
             self::assertSame($all, FoldEvidence::of($shuffled)->standing('petal', [1, 2, 3, 4, 5]));
             $some = FoldEvidence::of(array_slice($records, 1))->standing('petal', [1, 2, 3, 4, 5]);
             self::assertLessThanOrEqual($all['alone'], $some['alone']);
-            self::assertLessThanOrEqual(array_sum($all), array_sum($some));
-            self::assertLessThanOrEqual(5, array_sum($all));
+            self::assertLessThanOrEqual($all['alone'] + $all['helped'], $some['alone'] + $some['helped']);
+            self::assertLessThanOrEqual(5, $all['alone'] + $all['helped']);
+            self::assertLessThanOrEqual($all['alone'] + $all['helped'], $all['unseen']);
         }
     }
 
