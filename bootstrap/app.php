@@ -8,6 +8,7 @@ use App\Bin\InTheBin;
 use App\Support\ApiErrors;
 use App\Support\Conflict;
 use App\Support\Headers;
+use App\Support\HeavyLane;
 use App\Support\Packed;
 use App\Support\SaneInput;
 use Illuminate\Foundation\Application;
@@ -42,7 +43,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->prepend([Headers::class, Packed::class, SaneInput::class]);
         // Nobody's forwarded headers are believed unless named (config/cathedra.php).
         $middleware->trustProxies(at: array_values(array_filter(explode(',', (string) env('CATHEDRA_PROXIES', '')))));
-        $middleware->alias(['limits' => SessionLimits::class, 'quota' => Quota::class]);
+        $middleware->alias(['heavy' => HeavyLane::class, 'limits' => SessionLimits::class, 'quota' => Quota::class]);
         $middleware->redirectGuestsTo('/sign-in');
     })
     ->withExceptions(function (Exceptions $exceptions): void {

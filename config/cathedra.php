@@ -14,5 +14,8 @@ return [
     ])),
     // Addresses whose X-Forwarded headers are believed, with commas between; none unless named.
     'proxies' => array_values(array_filter(array_map(trim(...), explode(',', (string) env('CATHEDRA_PROXIES', ''))))),
+    // Requests that take long and may be worked out at once (App\Support\HeavyLane); 0: any number. bin/start leaves
+    // three of its processes free for lessons that are taught.
+    'lanes' => (int) env('CATHEDRA_LANES', 0),
     'library' => base_path('library'),
 ];

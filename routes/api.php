@@ -37,7 +37,7 @@ Route::middleware(['auth', 'limits', 'quota'])->group(function (): void {
 
     Route::get('models', [ModelController::class, 'index']);
     Route::get('models/{model}', [ModelController::class, 'show']);
-    Route::get('models/{model}/ways', WaysController::class);
+    Route::get('models/{model}/ways', WaysController::class)->middleware('heavy');
     Route::put('models/{model}/ways', [WaysController::class, 'keep']);
     Route::get('models/{model}/steps/{step}.svg', [ModelController::class, 'picture'])->where('step', '[0-9]{1,3}');
     Route::get('models/{model}/steps/{step}/motion', [ModelController::class, 'motion'])->where('step', '[0-9]{1,3}');
@@ -48,12 +48,12 @@ Route::middleware(['auth', 'limits', 'quota'])->group(function (): void {
     Route::get('folds', [FoldController::class, 'index']);
     Route::get('fold-pictures', [FoldController::class, 'pictures']);
     Route::get('folds/{kind}', [FoldController::class, 'show']);
-    Route::post('patterns', [ModelController::class, 'check']);
+    Route::post('patterns', [ModelController::class, 'check'])->middleware('heavy');
 
     Route::apiResource('groups', GroupController::class)->except('show');
     Route::delete('groups/{group}/learners/{learner}', [GroupController::class, 'removeLearner']);
-    Route::get('groups/{group}/times', [GroupController::class, 'times']);
-    Route::get('groups/{group}/next', [GroupController::class, 'next']);
+    Route::get('groups/{group}/times', [GroupController::class, 'times'])->middleware('heavy');
+    Route::get('groups/{group}/next', [GroupController::class, 'next'])->middleware('heavy');
     Route::get('groups/{group}/wall', [GroupController::class, 'wall']);
     Route::get('groups/{group}/folds', [GroupController::class, 'folds']);
     Route::get('groups/{group}/paper', [GroupController::class, 'paper']);
@@ -62,26 +62,26 @@ Route::middleware(['auth', 'limits', 'quota'])->group(function (): void {
     Route::get('stocks/{stock}/changes', [StockController::class, 'changes']);
     Route::post('stocks/{stock}/undo', [StockController::class, 'undo']);
     Route::post('stocks/{stock}/offcuts', [StockController::class, 'offcuts']);
-    Route::post('cut-plan', [BenchController::class, 'plan']);
-    Route::get('paper-ahead', [BenchController::class, 'ahead']);
+    Route::post('cut-plan', [BenchController::class, 'plan'])->middleware('heavy');
+    Route::get('paper-ahead', [BenchController::class, 'ahead'])->middleware('heavy');
     Route::get('paper-needs', [StockController::class, 'needs']);
     Route::get('square-check', [MeasureController::class, 'square']);
     Route::get('display-string', [MeasureController::class, 'display']);
 
-    Route::post('terms/plan', [TermController::class, 'plan']);
-    Route::post('terms', [TermController::class, 'make']);
+    Route::post('terms/plan', [TermController::class, 'plan'])->middleware('heavy');
+    Route::post('terms', [TermController::class, 'make'])->middleware('heavy');
     Route::get('lessons/{lesson}/calendar.ics', [TermController::class, 'lesson']);
     Route::get('groups/{group}/calendar.ics', [TermController::class, 'group']);
-    Route::get('learned', [LearnedController::class, 'show']);
+    Route::get('learned', [LearnedController::class, 'show'])->middleware('heavy');
     Route::put('lessons/{lesson}/odd', [LearnedController::class, 'leaveOut']);
-    Route::get('first-lesson', [FirstLessonController::class, 'offers']);
-    Route::post('first-lesson', [FirstLessonController::class, 'make']);
+    Route::get('first-lesson', [FirstLessonController::class, 'offers'])->middleware('heavy');
+    Route::post('first-lesson', [FirstLessonController::class, 'make'])->middleware('heavy');
     Route::apiResource('lessons', LessonController::class);
-    Route::get('lessons/{lesson}/forecast', [LessonController::class, 'forecast']);
+    Route::get('lessons/{lesson}/forecast', [LessonController::class, 'forecast'])->middleware('heavy');
     Route::get('lessons/{lesson}/rest', [LessonController::class, 'rest']);
     Route::get('lessons/{lesson}/cast', [LessonController::class, 'cast']);
     Route::put('lessons/{lesson}/ticks', [LessonController::class, 'tick']);
-    Route::get('lessons/{lesson}/ways/{model}', [WaysController::class, 'lesson']);
+    Route::get('lessons/{lesson}/ways/{model}', [WaysController::class, 'lesson'])->middleware('heavy');
     Route::get('lessons/{lesson}/kits', [BenchController::class, 'kits']);
     Route::get('lessons/{lesson}/measures', [MeasureController::class, 'show']);
     Route::put('lessons/{lesson}/readings', [MeasureController::class, 'read']);

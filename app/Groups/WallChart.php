@@ -35,13 +35,13 @@ final readonly class WallChart
 
     public function __invoke(Group $group): WallData
     {
-        $state = GroupState::of($group).':'.$this->files->shelfVersion();
+        $state = GroupState::of($group).':'.$this->files->answersVersion();
         // One entry a group, written over: what was erased does not stay in older ones.
         /** @var array{state: string, sum: Sum}|null $kept */
-        $kept = $this->cache->get("wall-2:{$group->id}");
+        $kept = $this->cache->get("wall:{$group->id}");
         if ($kept === null || $kept['state'] !== $state) {
             $kept = ['state' => $state, 'sum' => $this->sum($group)];
-            $this->cache->put("wall-2:{$group->id}", $kept, 86400 * self::KEPT_DAYS);
+            $this->cache->put("wall:{$group->id}", $kept, 86400 * self::KEPT_DAYS);
         }
         $sum = $kept['sum'];
         $data = $this->sheet->of($group);

@@ -63,7 +63,7 @@ final readonly class HomeKept
         return implode('|', [
             ...array_values((array) $row),
             CarbonImmutable::now()->toDateString(),
-            $this->files->shelfVersion(),
+            $this->files->answersVersion(),
             $organisation->manner()->key(),
         ]);
     }

@@ -27,6 +27,7 @@ use OpenApi\Attributes as OA;
             'paper_short',
             'sheets',
             'finished',
+            'here',
         ],
     ),
 ]
@@ -53,6 +54,7 @@ final readonly class LessonCard
         public ?int $paper_short,
         #[OA\Property(description: 'sheets to take; null when no paper is chosen')] public ?int $sheets,
         #[OA\Property(description: 'learners who finished, alone or with help')] public int $finished,
+        #[OA\Property(description: 'learners who were not away the whole time')] public int $here,
     ) {
     }
 }

@@ -59,6 +59,7 @@ final readonly class LessonSheet
                 plan: $plan,
                 programme: $programme,
                 finished: $this->record->finished([$lesson])[$lesson->id] ?? 0,
+                away: $this->record->away([$lesson])[$lesson->id] ?? 0,
             ),
             group: $this->groups->of($lesson->group),
             setting: $this->setting($lesson, $programme),
@@ -101,9 +102,9 @@ final readonly class LessonSheet
         Loaded::listed($lessons);
         $there = fn (Lesson $lesson): bool => LoadedProgramme::isThere($lesson, $this->shelf);
         $lessons = array_values(array_filter($lessons, $there));
-        $finished = $this->record->finished($lessons);
+        [$finished, $away] = [$this->record->finished($lessons), $this->record->away($lessons)];
 
-        return array_map(function (Lesson $lesson) use ($finished): LessonCard {
+        return array_map(function (Lesson $lesson) use ($finished, $away): LessonCard {
             $paper = $lesson->used_paper === null ? $this->bench->reckon($lesson) : null;
             $programme = LoadedProgramme::of($lesson, $this->shelf);
             $sheets = $paper === null ? null : ($paper->fits() ? [$paper->sheets(), $paper->short()] : [0, 0]);
@@ -115,6 +116,7 @@ final readonly class LessonSheet
                 plan: $plan,
                 programme: $programme,
                 finished: $finished[$lesson->id] ?? 0,
+                away: $away[$lesson->id] ?? 0,
             );
         }, $lessons);
     }
@@ -126,6 +128,7 @@ final readonly class LessonSheet
         RunSheet $plan,
         LoadedProgramme $programme,
         int $finished,
+        int $away,
     ): LessonCard {
         return new LessonCard(
             id: $lesson->id,
@@ -145,6 +148,7 @@ final readonly class LessonSheet
             paper_short: $lesson->used_paper === null ? $sheets[1] ?? null : 0,
             sheets: $lesson->used_paper['sheets'] ?? ($sheets[0] ?? null),
             finished: $finished,
+            here: $lesson->group->size() - $away,
         );
     }
 

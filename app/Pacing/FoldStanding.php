@@ -51,13 +51,13 @@ final readonly class FoldStanding
 
     private function evidence(Group $group): FoldEvidence
     {
-        $state = GroupState::of($group).':'.$this->files->shelfVersion();
+        $state = GroupState::of($group).':'.$this->files->answersVersion();
         // One entry a group, written over: what was erased does not stay in older ones.
         /** @var array{state: string, evidence: FoldEvidence}|null $kept */
-        $kept = $this->cache->get("evidence-2:{$group->id}");
+        $kept = $this->cache->get("evidence:{$group->id}");
         if ($kept === null || $kept['state'] !== $state) {
             $kept = ['state' => $state, 'evidence' => FoldEvidence::of($this->records($group))];
-            $this->cache->put("evidence-2:{$group->id}", $kept, 86400 * self::KEPT_DAYS);
+            $this->cache->put("evidence:{$group->id}", $kept, 86400 * self::KEPT_DAYS);
         }
 
         return $kept['evidence'];

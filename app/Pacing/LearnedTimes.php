@@ -28,7 +28,8 @@ use Illuminate\Support\Facades\DB;
  * What an organisation's taught lessons say of times: of each kind of fold and of each group's pace. Kept until a
  * lesson is taught, left out or corrected; safe to delete at any time.
  *
- * @phpstan-type Kept array{state: string, learned: Learned, marks: array<int, int>, days: array<int, array<int, string>>}
+ * @phpstan-type Kept array{state: string, learned: Learned, marks: array<int, int>,
+ *     days: array<int, array<int, string>>}
  */
 final readonly class LearnedTimes
 {
@@ -136,7 +137,7 @@ final readonly class LearnedTimes
     {
         $state = $this->state($organisation);
         /** @var Kept|null $kept one entry, written over */
-        $kept = $this->cache->get("paces-2:$organisation");
+        $kept = $this->cache->get("paces:$organisation");
         if ($kept === null || $kept['state'] !== $state) {
             $marks = $this->read($organisation);
             $kept = [
@@ -145,7 +146,7 @@ final readonly class LearnedTimes
                 'marks' => array_map(count(...), $marks),
                 'days' => $this->days(array_keys(array_filter($marks))),
             ];
-            $this->cache->put("paces-2:$organisation", $kept, 86400 * self::KEPT_DAYS);
+            $this->cache->put("paces:$organisation", $kept, 86400 * self::KEPT_DAYS);
         }
 
         return $kept;
@@ -177,7 +178,7 @@ final readonly class LearnedTimes
 
         return implode(':', [
             ...array_values((array) $row),
-            $this->files->shelfVersion(),
+            $this->files->answersVersion(),
             hash('xxh32', serialize($this->files->times())),
         ]);
     }

@@ -224,6 +224,18 @@ final class LibraryFiles
         );
     }
 
+    /** Changes when the shelf or the code of what is kept of lessons and groups does: older answers look otherwise. */
+    public function answersVersion(): string
+    {
+        $look = static fn (): string => hash('xxh128', implode("\n", array_map(
+            self::stamp(...),
+            glob(__DIR__.'/../{Groups,Home,Lessons,Pacing,Teaching}/*.php', GLOB_BRACE) ?: [],
+        )));
+        $app = $this->cache === null ? $look() : $this->cache->remember('app-version', self::LOOK_AGAIN, $look);
+
+        return $this->shelfVersion().($this->versions['app'] ??= $app);
+    }
+
     /**
      * Changes with the code and the words. The server looks again after as long as it takes to see changed code
      * (opcache.revalidate_freq in bin/lib/common.sh), not at every request: it is some 250 files.

@@ -8,6 +8,7 @@ use App\Models\FinishRecord;
 use App\Models\Lesson;
 use App\Programme\LoadedProgramme;
 use App\Programme\ProgrammeItem;
+use Cathedra\Core\Lesson\Finish;
 use Cathedra\Core\Lesson\Log;
 use Cathedra\Core\Lesson\Outcome;
 use Cathedra\Core\Lesson\Outcomes;
@@ -55,6 +56,23 @@ final class Record
             ->select('finishes.lesson_id');
 
         return array_map(intval(...), DB::query()->fromSub($whole, 'w')->groupBy('lesson_id')
+            ->selectRaw('lesson_id, COUNT(*) AS n')->pluck('n', 'lesson_id')->all());
+    }
+
+    /**
+     * @param  list<Lesson>  $lessons
+     * @return array<int, int> learners of today's list who were there for none of its models, by lesson
+     */
+    public function away(array $lessons): array
+    {
+        $never = DB::table('finishes')->join('learners', 'learners.id', '=', 'finishes.learner_id')
+            ->whereIn('finishes.lesson_id', array_map(static fn (Lesson $l): int => $l->id, $lessons))
+            ->whereNull('learners.deleted_at')
+            ->groupBy('finishes.lesson_id', 'learner_id')
+            ->havingRaw('SUM(outcome <> ?) = 0', [Finish::Away->value])
+            ->select('finishes.lesson_id');
+
+        return array_map(intval(...), DB::query()->fromSub($never, 'w')->groupBy('lesson_id')
             ->selectRaw('lesson_id, COUNT(*) AS n')->pluck('n', 'lesson_id')->all());
     }
 

@@ -166,10 +166,12 @@ app_start() {
     mkdir -p "$VAR/cache"
     _config="$VAR/cache/config-$1.php"
     _routes="$VAR/cache/routes-$1.php"
-    APP_CONFIG_CACHE="$_config" CATHEDRA_DB_KEEP=true php artisan config:cache --quiet \
+    _workers=${CATHEDRA_WORKERS:-8}
+    _lanes=${CATHEDRA_LANES:-$((_workers > 3 ? _workers - 3 : 1))}
+    APP_CONFIG_CACHE="$_config" CATHEDRA_DB_KEEP=true CATHEDRA_LANES="$_lanes" php artisan config:cache --quiet \
         && APP_CONFIG_CACHE="$_config" APP_ROUTES_CACHE="$_routes" php artisan route:cache --quiet \
         || fail "the configuration could not be cached."
-    APP_CONFIG_CACHE="$_config" APP_ROUTES_CACHE="$_routes" PHP_CLI_SERVER_WORKERS=${CATHEDRA_WORKERS:-8} \
+    APP_CONFIG_CACHE="$_config" APP_ROUTES_CACHE="$_routes" PHP_CLI_SERVER_WORKERS=$_workers \
         php -d opcache.enable_cli=1 -d opcache.memory_consumption=192 -d opcache.max_accelerated_files=20000 \
         -d opcache.revalidate_freq=${CATHEDRA_REVALIDATE:-2} -d realpath_cache_size=4M -d memory_limit=256M \
         -d expose_php=0 -S "127.0.0.1:$1" -t public bin/lib/router.php > "$VAR/log/app-$1.log" 2>&1 &

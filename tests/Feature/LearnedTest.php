@@ -57,6 +57,12 @@ final class LearnedTest extends TestCase
         self::assertGreaterThan(1.0, $factors['learned']);
         self::assertSame(round($learned['groups'][0]['pace'], 2), round($factors['pace'], 2));
 
+        self::assertSame([[$lesson->id, $lesson->starts_at->format('j M')]], array_map(
+            static fn (array $one): array => [$one['lesson'], $one['day']],
+            $after['paced_by'],
+        ), 'it can be left out from the plan');
+        self::assertSame([], $before['paced_by']);
+
         // a fire drill
         $this->putJson("/api/lessons/{$lesson->id}/odd", ['odd' => true])->assertOk()->assertJsonPath('marks', 0);
         $without = $this->plan()['why'][1]['factors'];

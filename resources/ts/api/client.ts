@@ -60,7 +60,24 @@ const csrf: Middleware = {
   },
 }
 
-export const client = createClient<paths>({ baseUrl: '/', credentials: 'same-origin' })
+/** How often it is asked again while the server works out much else: half a minute and more. */
+const TRIES = 40
+const pause = (ms: number) => new Promise((done) => setTimeout(done, ms))
+
+/** Asks again, in a moment, for what the server has not begun since all its lanes were taken. */
+export async function patiently(request: Request, ask: (request: Request) => Promise<Response> = fetch) {
+  for (let tries = 1; ; tries++) {
+    const found = await ask(request.clone())
+    if (found.status !== 503 || !found.headers.has('Cathedra-Busy') || tries === TRIES) return found
+    await pause(1000 * Number(found.headers.get('Retry-After') ?? 1) * (0.5 + Math.random() / 2))
+  }
+}
+
+export const client = createClient<paths>({
+  baseUrl: '/',
+  credentials: 'same-origin',
+  fetch: (request) => patiently(request),
+})
 client.use(csrf)
 
 /** The body of an answer, or a Problem with the server's message. A lost connection is a Problem with status 0. */

@@ -1053,6 +1053,8 @@ export interface components {
             sheets: number | null;
             /** @description learners who finished, alone or with help */
             finished: number;
+            /** @description learners who were not away the whole time */
+            here: number;
         };
         /** @description Milliseconds since 1970. */
         LessonClock: {

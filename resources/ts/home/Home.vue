@@ -131,7 +131,7 @@ const room = (card: LessonCard) =>
           <span
             ><b>{{ card.model_title }}</b
             >, {{ card.group }}<br /><span class="quiet">{{ when(card.starts_at) }}</span></span
-          ><span class="quiet">{{ t('home.finishedOf', { n: card.finished, m: card.learners }) }}</span>
+          ><span class="quiet">{{ t('home.finishedOf', { n: card.finished, m: card.here }) }}</span>
         </RouterLink>
       </section>
     </div>

@@ -57,7 +57,7 @@ const panels = computed(() => {
     {
       name: 'keep',
       title: t('strip.keep'),
-      text: c.status === 'taught' ? t('strip.done', { n: c.finished, m: c.learners }) : t('strip.after'),
+      text: c.status === 'taught' ? t('strip.done', { n: c.finished, m: c.here }) : t('strip.after'),
       flag: '',
       settled: c.status === 'taught',
       bad: false,

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /**
  * The product's one sign: a sheet with two sides. A turned corner is done; half turned along the diagonal, done with
- * help; a dashed outline with its number, stopped at that step; a dash, away. Presumed, since nobody looked: the same, not filled. The words are always there for who cannot
- * see it.
+ * help; a dashed outline with its number, stopped at that step; a dash, away. Presumed, since nobody looked: the same,
+ * not filled. The words are always there for who cannot see it.
  */
 defineProps<{ outcome: string; step?: number | null; presumed?: boolean; label: string }>()
 </script>

@@ -13,7 +13,7 @@ import RefusedDeeds from './RefusedDeeds.vue'
 import { useLessonLog } from './useLessonLog'
 import WaysFolded from '../ways/WaysFolded.vue'
 import WhatNext from './WhatNext.vue'
-import { exceptionsOf } from './wrapUp'
+import { exceptionsOf, silentOf } from './wrapUp'
 
 /**
  * The record of a lesson: what its log says of everybody, corrected by hand where the taps were wrong, with its
@@ -54,12 +54,14 @@ const shown = computed(() => {
   const all = props.lesson.group.learners.map(({ id, name }) => ({ id, name, known: '' }))
   return rows && !each.value ? rows : all.map((one) => rows?.find((row) => row.id === one.id) ?? one)
 })
-const silent = computed(() =>
-  exceptions.value && !each.value
-    ? props.lesson.group.learners.filter((l) => !exceptions.value?.some((one) => one.learner === l.id))
-    : [])
+const silent = computed(() => {
+  const loud = new Set(exceptions.value?.map((one) => one.learner))
+  return exceptions.value && !each.value
+    ? silentOf(outcomes.value, slug.value, ids.value.filter((id) => !loud.has(id)))
+    : []
+})
 const here = computed(() =>
-  props.lesson.group.learners.filter((l) => standing.value.marks !== 'exception' || of(l.id)?.[0] !== 'away').length)
+  props.lesson.group.learners.filter((l) => of(l.id)?.[0] !== 'away').length)
 const toLook = computed(() => exceptions.value?.filter((one) => one.outcome?.[0] !== 'away').length ?? 0)
 const looked = computed(() => entered.value.filter((l) => of(l.id)?.[2]).length)
 /** Who stopped or was not there, and from where it goes on: for another time. */
@@ -96,6 +98,10 @@ function enter(learner: number, finish: Finish, step: number | null, name = slug
     correction: { model: name, finish, step: finish === 'stopped' ? (step ?? 1) : null },
   })
 }
+/** All of them have finished after all. */
+function enterAll(learners: readonly number[]) {
+  for (const learner of learners) enter(learner, 'alone', null)
+}
 // Lists elsewhere show records too; they are read anew once the server has the corrections.
 watch([waiting, newest], ([left], [before]) => {
   if (left === 0 && before > 0) {
@@ -124,7 +130,9 @@ watch([waiting, newest], ([left], [before]) => {
       >
     </div>
     <p v-if="lesson.card.status !== 'taught'" class="quiet">{{ t('keep.untaughtText') }}</p>
-    <p v-else-if="exceptions" class="quiet">{{ t('keep.presumed', { n: looked, m: finished - looked }) }}</p>
+    <p v-else-if="exceptions && finished > 0" class="quiet">
+      {{ t('keep.presumed', { n: looked, m: finished - looked }) }}
+    </p>
     <RefusedDeeds :deeds="refused" @again="outbox.again" @drop="outbox.drop" />
     <section v-if="standing.late.length" class="sheet late" role="status">
       <p>
@@ -176,10 +184,15 @@ watch([waiting, newest], ([left], [before]) => {
         </div>
         <span v-if="history(learner.id)" class="quiet history">{{ history(learner.id) }}</span>
       </li>
-      <li v-if="silent.length" class="silent">
-        <FinishMark outcome="alone" presumed :label="t('wall.presumed', { outcome: t('keep.outcome.alone') })" />
-        <b>{{ t('keep.silent', { n: silent.length }, silent.length) }}</b>
-        <p>{{ silent.map((one) => one.name).join(', ') }}</p>
+      <li v-for="one in silent" :key="one.outcome.join(' ')" class="silent">
+        <FinishMark :outcome="one.outcome[0]" :step="one.outcome[1]" presumed :label="said(one.outcome)" />
+        <b>{{ t('keep.silent', { n: one.learners.length }, one.learners.length) }}<small class="known">{{
+          t(`keep.with.${isFinished(one.outcome[0]) ? 'finished' : 'stopped'}`, { n: one.outcome[1] })
+        }}</small></b>
+        <p>{{ one.learners.map(nameOf).join(', ') }}</p>
+        <button v-if="!isFinished(one.outcome[0])" type="button" @click="enterAll(one.learners)">
+          {{ t('keep.finishedAll') }}
+        </button>
         <button type="button" @click="each = true">{{ t('keep.each') }}</button>
       </li>
     </ul>
@@ -207,7 +220,7 @@ watch([waiting, newest], ([left], [before]) => {
 .known { display: block; font-weight: 400; color: var(--ink-2); }
 .silent p { line-height: 1.4; }
 .people .silent {
-  background: #e4edea; margin: 0 -20px; padding: 10px 20px; grid-template-columns: 40px 240px 1fr auto;
+  background: #e4edea; margin: 0 -20px; padding: 10px 20px; grid-template-columns: 40px 240px 1fr auto auto;
 }
 .silent button { min-height: 48px; padding: 0 18px; border: 2px solid var(--ink); font-weight: 650; }
 .kept {

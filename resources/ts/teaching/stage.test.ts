@@ -7,7 +7,7 @@ import { standingOf } from './log/standing'
 import { columnsOf, tablesOf } from './seating'
 import { useSeats } from './useSeats'
 import { useStageDeeds } from './useStageDeeds'
-import { exceptionsOf } from './wrapUp'
+import { exceptionsOf, silentOf } from './wrapUp'
 
 const MODEL = { slug: 'cup', first: 1, steps: 5 }
 const lesson = {
@@ -40,6 +40,7 @@ function stage(marks: 'exception' | 'close' = 'exception') {
     exceptions: () =>
       exceptionsOf(log.value, standing.value, outcomesOf(log.value, [MODEL], [1, 2, 3]), MODEL, [1, 2, 3])
         .map((one) => [one.learner, one.known.kind, one.known.step, one.outcome?.[0]]),
+    silent: () => silentOf(outcomesOf(log.value, [MODEL], [1, 2, 3]), MODEL.slug, [1, 3]),
   }
 }
 
@@ -62,6 +63,17 @@ describe('taps by exception', () => {
     })
     expect(seen).toEqual(['not-yet', 'help', 'along'])
     expect(s.kinds()).toEqual(['started', 'moved', 'moved', 'not-yet', 'help', 'along'])
+  })
+
+  it('leave one line of those who stopped with the lesson, and the rest to look at', () => {
+    const s = stage()
+    s.go(1)
+    s.tap(2)
+    s.go(2)
+    s.go(3)
+    void s.add('ended')
+    expect(s.exceptions()).toEqual([[2, 'behind', 1, 'stopped']])
+    expect(s.silent()).toEqual([{ outcome: ['stopped', 3, false], learners: [1, 3] }])
   })
 
   it('leave who is behind behind, with the step, and say who stays when the room goes on', () => {

@@ -4,7 +4,7 @@ import { seatOf, type Standing } from './log/standing'
 
 /** What the log says of a learner of whom not all was silence, in a model, and at which step. */
 export interface Known {
-  kind: 'away' | 'left' | 'helped' | 'behind' | 'late' | 'along' | 'said'
+  kind: 'away' | 'left' | 'helped' | 'behind' | 'late' | 'along' | 'said' | 'unknown'
   step: number | null
 }
 
@@ -14,12 +14,35 @@ export interface Exception {
   known: Known
 }
 
+/** Those of whom there is nothing to look at, all of one end. */
+export interface Silent {
+  outcome: Outcome
+  learners: number[]
+}
+
+/** Of whom nothing is to be looked at, by how they ended; most of one end first. */
+export function silentOf({ records }: Outcomes, slug: string, learners: readonly number[]): Silent[] {
+  const groups = new Map<string, Silent>()
+  for (const learner of learners) {
+    const outcome = records[learner]?.[slug]
+    if (!outcome) continue
+    const key = `${outcome[0]} ${outcome[1] ?? ''}`
+    const group = groups.get(key) ?? { outcome, learners: [] }
+    group.learners.push(learner)
+    groups.set(key, group)
+  }
+  return [...groups.values()].sort((a, b) => b.learners.length - a.learners.length)
+}
+
 /** Largest doubt first; away, of whom there is nothing to decide, last. */
-const DOUBT: Record<Known['kind'], number> = { behind: 0, late: 1, along: 2, helped: 3, left: 4, said: 5, away: 6 }
+const DOUBT: Record<Known['kind'], number> = {
+  unknown: 0, behind: 1, late: 2, along: 3, helped: 4, left: 5, said: 6, away: 7,
+}
 
 /**
  * Of whom something else than silence is known in a model of a lesson that is marked by exception, largest doubt first;
- * everybody else has finished, presumed or looked at. Steps are those of the lesson.
+ * everybody else has come as far as the lesson: has finished, presumed or looked at, or stopped where it was ended.
+ * Steps are those of the lesson.
  */
 export function exceptionsOf(
   log: Log,
@@ -32,7 +55,7 @@ export function exceptionsOf(
     const outcome = records[learner]?.[model.slug]
     const known = knownOf(log, standing, model, learner)
     if (known) return [{ learner, outcome, known }]
-    return outcome?.[0] === 'alone' ? [] : [{ learner, outcome, known: { kind: 'late', step: null } }]
+    return outcome ? [] : [{ learner, outcome, known: { kind: 'unknown', step: null } }]
   })
   return found.sort((a, b) => DOUBT[a.known.kind] - DOUBT[b.known.kind])
 }

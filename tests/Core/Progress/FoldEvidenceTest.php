@@ -58,7 +58,9 @@ final class FoldEvidenceTest extends TestCase
     public function testStanding(array $records, array $expected): void
     {
         $evidence = FoldEvidence::of(array_map(
-            static fn (array $r): array => ['learner' => $r[0], 'finish' => $r[1], 'seen' => $r[3] ?? true, 'kinds' => $r[2]],
+            static fn (array $r): array => [
+                'learner' => $r[0], 'finish' => $r[1], 'seen' => $r[3] ?? true, 'kinds' => $r[2],
+            ],
             $records,
         ));
         self::assertSame(
