@@ -127,6 +127,8 @@ final class AdmitTest extends TestCase
         yield 'moved out of the lesson' => [EventKind::Moved, ['step' => 7], 'step'];
         yield 'moved backward out of it' => [EventKind::Moved, ['step' => -1], 'step'];
         yield 'a stranger' => [EventKind::Came, ['learner' => 9], 'learner'];
+        yield 'a table' => [EventKind::TableDone, ['step' => 1, 'learners' => [7, 8]], null];
+        yield 'a stranger at a table' => [EventKind::TableDone, ['step' => 1, 'learners' => [7, 9]], 'learners'];
         yield 'another model' => [
             EventKind::Corrected,
             ['learner' => 7, 'model' => 'boat', 'outcome' => Outcome::of(Finish::Alone)],

@@ -38,6 +38,8 @@ final class MarksByExceptionTest extends TestCase
             ['2 moved @3', '3 left 1', '4 moved @4', '5 came 1', '6 moved @5'], 'here 2 0 <3', 'here 4 0'];
         yield 'who comes twice stays behind where she was' => [
             ['2 moved @2', '3 not-yet 1 @1', '4 came 1'], 'here 0 0 <1', 'here 1 0'];
+        yield 'who comes back stays behind at the step that was said, not at the one after the last that is done' => [
+            ['2 moved @2', '3 not-yet 1 @4', '4 left 1', '5 moved @6', '6 came 1'], 'here 1 0 <4', 'here 5 0'];
         yield 'a done is looked at' => [['2 moved @2', '3 done 1 @2'], 'here 2 2', 'here 1 0'];
         yield 'a done ends being behind at it' => [['2 not-yet 1 @2', '3 done 1 @2'], 'here 2 2', 'here 0 0'];
         yield 'a done before it does not' => [['2 not-yet 1 @3', '3 done 1 @2'], 'here 2 2 <3', 'here 0 0'];
