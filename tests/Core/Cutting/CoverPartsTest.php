@@ -37,7 +37,7 @@ final class CoverPartsTest extends TestCase
         self::assertSame([true, 20.0], [$all->isMet(), $all->spent]);
     }
 
-    /** At least three sheets of the second stock: 12, and one and a whole of the first. Two taken, one must still be. */
+    /** At least three sheets of the second stock: 12, and one of the first. Two taken, one must still be. */
     public function testWhatMustBeUsedIsLessByWhatIsTaken(): void
     {
         $mix = self::mix()->atLeast(1, 3);
