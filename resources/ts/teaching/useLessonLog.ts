@@ -25,15 +25,15 @@ export function useLessonLog(id: () => number, lesson: () => LessonData | undefi
   const cache = useQueryClient()
   const outbox = useOutbox()
   const moved = usePolling(async () => {
-    if (lesson()) hear(await logAfter(id(), heard.newest.value))
+    if (lesson()) hear(await logAfter(id(), heard.newest.value), heard.asked)
   })
   const heard = useHeard(id, moved)
   const unheard = useUnheard(outbox, id, () => heard.events.value)
 
   /** What recounts the lesson's steps is read anew together with them. */
-  function hear(log: LogData) {
+  function hear(log: LogData, take = heard.take) {
     if (heard.recounts(log)) void cache.invalidateQueries({ queryKey: ['lessons', id()] })
-    else heard.take(log)
+    else take(log)
   }
   watch(lesson, (data) => { if (data && data.card.id === id()) heard.take(data.log) }, { immediate: true })
   onScopeDispose(outbox.onAnswer((of, log) => { if (of === id()) hear(log) }))
