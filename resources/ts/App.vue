@@ -12,7 +12,7 @@ import { ask } from './parts/asking'
 import ShortcutHelp from './parts/ShortcutHelp.vue'
 import { typing } from './parts/typing'
 import { holdsUnsaved } from './parts/unsaved'
-import { forgetWhatWasKept } from './offline'
+import { forgetWhatWasKept, keepOnlyFor } from './offline'
 import { useOutbox } from './teaching/outbox/outbox'
 
 const { t } = useI18n()
@@ -49,7 +49,9 @@ const outbox = useOutbox()
 watch(
   () => me.data.value,
   (who) => {
-    void outbox.belongTo(who ? `${who.organisation_id} ${who.id}` : '')
+    const name = who ? `${who.organisation_id} ${who.id}` : ''
+    void outbox.belongTo(name)
+    if (name !== '') void keepOnlyFor(name)
   },
   { immediate: true },
 )

@@ -2,6 +2,8 @@ import type { LogEvent } from './teaching/log/log'
 
 /** What this device keeps so that the stage opens again without a network; see public/sw.js. */
 const LOG = 'log-'
+/** Who was signed in when it was kept. */
+const WHOSE = 'kept-for'
 
 export function keepForOffline(): void {
   if ('serviceWorker' in navigator && window.isSecureContext) void navigator.serviceWorker.register('/sw.js')
@@ -11,6 +13,17 @@ export function keepForOffline(): void {
 export async function forgetWhatWasKept(): Promise<void> {
   for (const key of Object.keys(localStorage)) if (key.startsWith(LOG)) localStorage.removeItem(key)
   if ('caches' in window) await caches.delete('cathedra-data')
+}
+
+/** Whoever signs in next on a device that was handed on finds nothing of the class before. */
+export async function keepOnlyFor(who: string): Promise<void> {
+  try {
+    const before = localStorage.getItem(WHOSE)
+    if (before !== null && before !== who) await forgetWhatWasKept()
+    localStorage.setItem(WHOSE, who)
+  } catch {
+    // what cannot be kept need not be forgotten
+  }
 }
 
 export interface KeptLog {
