@@ -130,6 +130,13 @@ export const router = createRouter({
       meta: { title: 'Handout' },
     },
     {
+      path: '/lessons/:id(\\d+)/run-sheet',
+      name: 'run-sheet',
+      component: () => import('./print/RunSheet.vue'),
+      props: (to) => ({ id: Number(to.params['id']) }),
+      meta: { title: 'Run sheet' },
+    },
+    {
       path: '/lessons/:id(\\d+)/ways/:slug',
       name: 'ways',
       component: () => import('./ways/Ways.vue'),

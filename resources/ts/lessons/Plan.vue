@@ -11,6 +11,7 @@ import Forecast from '../pacing/Forecast.vue'
 import Policies from '../pacing/Policies.vue'
 import RunChart from '../pacing/RunChart.vue'
 import WhySoLong from '../pacing/WhySoLong.vue'
+import { alongTheClock } from '../pacing/alongTheClock'
 import { inputOf, modelsOf } from './input'
 import type { Lever } from '../pacing/useLevers'
 
@@ -21,6 +22,8 @@ const programme = useProgramme(() => props.lesson)
 const plan = computed(() => props.lesson.plan)
 const forecast = useForecast(() => props.lesson)
 const odd = useOdd()
+/** Minutes that add up along the clock. */
+const timed = computed(() => alongTheClock(plan.value.lines.map((line) => ({ ...line, step: line.step ?? null }))))
 const minutes = (s: number) => Math.max(1, Math.round(s / 60))
 const step = (n: number | null) => programme.steps.value[(n ?? 0) - 1]
 
@@ -126,6 +129,7 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
           :to="{ name: 'rehearse', params: { id: lesson.card.id } }"
           >{{ t('rehearse.link') }}</RouterLink
         >
+        <RouterLink :to="{ name: 'run-sheet', params: { id: lesson.card.id } }">{{ t('runSheet.link') }}</RouterLink>
         <RouterLink :to="{ name: 'lesson-handout', params: { id: lesson.card.id } }">{{
           t('handout.print')
         }}</RouterLink>
@@ -186,8 +190,8 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
     <section class="sheet run">
       <h2>{{ t('plan.run') }}</h2>
       <ol class="list">
-        <li v-for="(line, i) in plan.lines" :key="i" :class="line.kind">
-          <span>{{ clock(lesson.card.starts_at, line.start) }}</span>
+        <li v-for="({ line, minute, minutes: takes }, i) in timed" :key="i" :class="line.kind">
+          <span>{{ clock(lesson.card.starts_at, 60 * minute) }}</span>
           <span
             ><svg v-if="line.kind === 'checkpoint'" viewBox="0 0 16 16" width="14" height="14" aria-hidden="true">
               <path d="M8 0l8 8-8 8-8-8z" fill="#F4B31A" stroke="#17252D" />
@@ -202,11 +206,11 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
             type="button"
             class="why"
             :aria-expanded="opened === line.step"
-            :aria-label="t('plan.why.open', { n: minutes(line.seconds), step: line.step ?? 0 })"
+            :aria-label="t('plan.why.open', { n: takes || t('runSheet.brief'), step: line.step ?? 0 })"
             @click="opened = opened === line.step ? null : line.step">
-            {{ minutes(line.seconds) }}<sup v-if="why(line.step)?.own">*</sup>
+            {{ takes || t('runSheet.brief') }}<sup v-if="why(line.step)?.own">*</sup>
           </button>
-          <span v-else>{{ minutes(line.seconds) }}</span>
+          <span v-else>{{ takes || t('runSheet.brief') }}</span>
           <WhySoLong
             v-if="line.kind === 'step' && opened === line.step && why(line.step)"
             :why="why(line.step)!"
