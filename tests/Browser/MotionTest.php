@@ -41,8 +41,9 @@ final class MotionTest extends BrowserTestCase
         $b = $this->browser;
         $lesson = $this->lesson(['Ada'], 'house');
         $this->post("/api/lessons/$lesson/events", 'moved', ['step' => 4]);
-        $b->visit("/lessons/$lesson/teach")->saying('4 Squash', 'h1');
+        // slow from the beginning: what the stage asks ahead has not come yet when Play is pressed
         $b->network(false, 900);
+        $b->visit("/lessons/$lesson/teach")->saying('4 Squash', 'h1');
         $b->press('p');
         self::assertCount(1, $this->all('.large svg'), 'the still stands while the motion comes');
         $b->until(fn (): bool => $this->all('.large canvas') !== [] && $this->percent() > 0, 'it never comes');

@@ -30,6 +30,70 @@ final class PrintTest extends BrowserTestCase
         })
         JS;
 
+    /** Minutes from the start of each row of a run sheet, and how long it takes ("<1": 0). */
+    private const ROWS = <<<'JS'
+        return [...document.querySelectorAll('.leaf tr')].map((row) => {
+            const [hours, minutes] = row.querySelector('th').textContent.trim().split(':').map(Number)
+            const takes = row.querySelector('.minutes').textContent.trim()
+            return [60 * hours + minutes, takes === '<1' ? 0 : Number(takes)]
+        })
+        JS;
+
+    /** Leaves whose text goes beyond their foot. */
+    private const OVER = <<<'JS'
+        const leaves = [...document.querySelectorAll('.leaf')]
+        return leaves.filter((leaf) => leaf.scrollHeight > leaf.clientHeight + 1).length
+        JS;
+
+    /** @return iterable<string, array{string, int}> model, pages: one to seventeen steps, two from eighteen on */
+    public static function plans(): iterable
+    {
+        yield 'a helmet of 8 steps' => ['helmet', 1];
+        yield 'a crane of 17 steps' => ['crane', 1];
+        yield 'a lily of 28 steps' => ['lily', 2];
+    }
+
+    /** The plan on paper, on either paper: pages, no field of the screen, and minutes that add up along the clock. */
+    #[DataProvider('plans')]
+    public function testTheRunSheet(string $model, int $pages): void
+    {
+        $b = $this->browser;
+        $lesson = $this->lesson(['Ada', 'Bram', 'Cleo'], $model);
+        $b->visit("/lessons/$lesson/plan")->click('Print the run sheet', 'a')->waitForPath('#/run-sheet$#');
+        $b->find('.leaf .picture svg');
+        foreach (['letter' => self::LETTER, 'a4' => self::A4] as $paper => $page) {
+            $b->driver->executeScript('const s = document.querySelector(".head select"); s.value = arguments[0];'
+                .'s.dispatchEvent(new Event("change"))', [$paper]);
+            $b->find(".leaf.$paper");
+            self::assertSame(0, $b->driver->executeScript(self::OVER), "cut on $paper");
+            $pdf = Pdf::of($b->driver);
+            self::assertSame(array_fill(0, $pages, $page), $pdf->pages());
+        }
+        $rows = (array) $b->driver->executeScript(self::ROWS);
+        foreach (array_slice($rows, 1) as $i => [$at]) {
+            self::assertSame(($rows[$i][0] + $rows[$i][1]) % 1440, $at, 'row '.($i + 2).' begins when one ends');
+        }
+        $text = $pdf->text();
+        $said = ['Arrive, sit down', 'To have ready:', 'For the quick:', 'If time is short:', 'Everybody: '];
+        foreach ($said as $words) {
+            self::assertStringContainsString($words, $text);
+        }
+        foreach (['Sign out', 'Print this page', 'Paper', 'Back to the plan'] as $screen) {
+            self::assertStringNotContainsString($screen, $text, 'what belongs to the screen stays there');
+        }
+        foreach ($pdf->darkestAtTheEdge(3.0) as $i => $dot) {
+            self::assertGreaterThan(250, $dot, 'something touches the edge of page '.($i + 1));
+        }
+        // the plan on the screen says the same moments
+        $sheet = array_column($rows, 0);
+        $b->visit("/lessons/$lesson/plan")->saying('Run sheet', 'h2');
+        $times = array_map(static fn (array $of): int => $of[0], (array) $b->driver->executeScript(
+            'return [...document.querySelectorAll(".run li:not(.checkpoint) > span:first-child")].map((of) => {'
+            .'const [h, m] = of.textContent.trim().split(":").map(Number); return [60 * h + m] })',
+        ));
+        self::assertSame($sheet, array_slice($times, 0, -1));
+    }
+
     /** @return iterable<string, array{string, string, int, array{float, float}}> crane: 17 steps and the end */
     public static function leaves(): iterable
     {

@@ -1,5 +1,11 @@
 /** A line of the run sheet as the server lays it, seconds from the start of the slot. */
-export interface TimedLine { kind: 'step' | 'block' | 'checkpoint'; key: string; step: number | null; start: number; seconds: number }
+export interface TimedLine {
+  kind: 'step' | 'block' | 'checkpoint'
+  key: string
+  step: number | null
+  start: number
+  seconds: number
+}
 export interface ClockLine { line: TimedLine; minute: number; minutes: number }
 
 /**

@@ -52,7 +52,7 @@ const figures = computed(() => {
 const ready = computed(() => {
   const { paper: of, setting } = lesson.value ?? {}
   const squares = (of?.models ?? []).map((one) => t(one.uncut ? 'runSheet.sheets' : 'runSheet.squares', {
-    n: one.sets + one.spares, side: one.side, spares: one.spares, title: one.title,
+    n: one.sets, side: one.side, spares: one.spares, title: one.title,
     from: of?.takes.map((take) => take.name).join(', ') ?? '',
   }, one.spares))
   const things = (setting?.materials ?? []).filter((one) => one.chosen).map((one) => one.name)
