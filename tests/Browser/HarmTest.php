@@ -113,7 +113,7 @@ final class HarmTest extends BrowserTestCase
     {
         $b = $this->browser;
         $this->signIn();
-        $b->visit('/shelf/flapping-bird')->saying('passages can be taught another way', 'h2');
+        $b->visit('/shelf/flapping-bird')->saying('You can choose how to teach', 'h2');
         $asked = (array) $b->driver->executeScript(
             'return performance.getEntriesByType("resource").map(e => e.name).filter(n => n.includes("/ways"))',
         );
@@ -154,7 +154,7 @@ final class HarmTest extends BrowserTestCase
         $this->signIn();
         $b->visit('/lessons/new')->saying('A new lesson', 'h1');
         $b->until(fn (): bool => count($this->all('.model.chosen')) === 1, 'a model is chosen');
-        $b->fill('Start', '16:00')->fill('Bell', '15:00');
+        $b->fill('Start', '16:00')->fill('Ends at', '15:00');
         $b->click('Plan this lesson', 'button');
         $said = $b->saying('The slot ends before it starts');
         $b->until(fn (): bool => $this->browser->driver->executeScript(
@@ -251,13 +251,13 @@ final class HarmTest extends BrowserTestCase
             $this->seat($learner)->click();
         }
         $b->click('Next step', 'button')->saying('2 ', 'h1');
-        self::assertStringNotContainsString('No connection', $b->find('aside')->getText(), 'slow is not gone');
+        self::assertStringNotContainsString('Offline', $b->find('aside')->getText(), 'slow is not gone');
         $b->until(fn (): bool => $this->marks($lesson) === 4, 'one, an undo, and two');
         $b->network(true, 0);
         $this->seat(1)->click();
-        $b->saying('No connection: one mark waits', 'p');
+        $b->saying('Offline: one tap saved', 'p');
         $this->seat(2)->click();
-        $b->saying('No connection: 2 marks wait', 'p');
+        $b->saying('Offline: 2 taps saved', 'p');
         $b->network(false, 0);
         $b->until(
             fn (): bool => ! str_contains($this->browser->find('aside')->getText(), 'wait'),

@@ -58,7 +58,7 @@ final class MotionTest extends BrowserTestCase
         $b->visit("/lessons/$lesson/teach")->saying('1 Book fold', 'h1');
         $b->network(true, 0);
         $b->press(WebDriverKeys::ARROW_RIGHT)->saying('2 ', 'h1');
-        $b->press('p')->saying('Coming', 'button');
+        $b->press('p')->saying('Loading', 'button');
         self::assertCount(1, $this->all('.large svg'));
         $b->network(false, 0);
         $b->until(fn (): bool => $this->all('.large canvas') !== [] && $this->percent() > 0, 'it never comes');

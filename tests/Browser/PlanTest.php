@@ -14,7 +14,7 @@ final class PlanTest extends BrowserTestCase
         $b = $this->browser;
         $lesson = $this->lesson(['Ada', 'Bram', 'Cleo', 'Dido'], 'crane');
         $b->visit("/lessons/$lesson/plan")->saying('Will they finish?', 'h2');
-        $b->saying('In nine of ten such rooms', 'p');
+        $b->saying('9 times in 10 everyone has finished by', 'p');
         $b->find('.chart .band');
         $before = $b->find('.forecast .headline')->getText();
         $levers = $this->names();
@@ -25,12 +25,12 @@ final class PlanTest extends BrowserTestCase
         $b->network(false, 300);
         $b->driver->executeScript(
             "[...document.querySelectorAll('.levers button')]"
-                .".find((b) => b.ariaLabel === 'Do it: One more helper').focus()",
+                .".find((b) => b.ariaLabel === 'Apply: One more helper').focus()",
         );
         $b->press(' ');
-        $b->saying('Take it back', 'button');
+        $b->saying('Undo', 'button');
         $b->until(fn (): bool => $this->helpers($lesson) === $helpers + 1, 'one helper more is kept');
-        $b->click('Take it back', 'button');
+        $b->click('Undo', 'button');
         $b->until(fn (): bool => $this->helpers($lesson) === $helpers, 'and taken back');
         $b->network(false, 0);
         $b->until(
@@ -71,7 +71,7 @@ final class PlanTest extends BrowserTestCase
 
         // taken back it is in the bin, also after a reload; pressed once more it is planned anew
         $b->visit("/lessons/$lesson/plan")->saying('The rest is planned for', 'a');
-        $b->click('Take it back', 'button');
+        $b->click('Undo', 'button');
         $b->until(fn (): bool => ! str_contains($b->find('.layout')->getText(), 'The rest is planned'), 'gone');
         self::assertCount(1, $this->api('/api/lessons')['lessons'], 'the place has this lesson alone');
         $b->click('Plan the rest for a week later', 'button');

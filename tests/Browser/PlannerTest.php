@@ -128,7 +128,7 @@ final class PlannerTest extends BrowserTestCase
         $b->visit("/lessons/$lesson/plan")->click('Rehearse it', 'a')->waitForPath('#/rehearse$#');
         $b->saying('Before the first step', 'h1');
         $b->click('16 ×', 'button');
-        $b->click('More', 'button')->saying('Wall dark', 'button');
+        $b->click('More', 'button')->saying('Blank the screen', 'button');
         self::assertSame([], $this->all('.more form'), 'nobody is written down in a rehearsal');
         $b->press(WebDriverKeys::ESCAPE);
         $b->until(fn (): bool => count($this->all('.more')) === 0, 'Escape does not shut it');
@@ -162,7 +162,7 @@ final class PlannerTest extends BrowserTestCase
     {
         $b = $this->browser;
         $this->signIn();
-        $b->visit('/learned')->saying('What your lessons taught of times', 'h1');
+        $b->visit('/learned')->saying('Timings from your lessons', 'h1');
         $said = $b->saying('marks of', 'p')->getText();
         self::assertMatchesRegularExpression('/^From \d{3,} marks of 12 lessons/', $said);
         $petal = fn (): string => $b->saying('Petal fold', 'tr')->getText();

@@ -174,7 +174,7 @@ final class TeachingTest extends BrowserTestCase
         $this->line(offline: true);
         $this->seat(1)->click();
         $this->seatsDone(1);
-        $b->click('More', 'button')->click('Leave', 'a')->waitForPath('#/plan$#');
+        $b->click('More', 'button')->click('Back to plan', 'a')->waitForPath('#/plan$#');
         $b->click('Sign out', 'button')->saying('1 marks have not reached the server', 'h2');
         $b->click('Stay and send them', 'button');
         $this->line();

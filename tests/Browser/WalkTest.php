@@ -22,7 +22,7 @@ final class WalkTest extends BrowserTestCase
         $lesson = explode('/', $b->path())[2];
         $b->saying('sheets of', 'h1');
         $b->fill('Side of the square', '105')
-            ->click('Save and count again', 'button')
+            ->click('Save', 'button')
             ->saying('4 sheets of A4: 4 from each', 'h1');
         $b->find(".strip a[href='/lessons/$lesson/plan']")->click();
         $b->saying('It fits', 'h1');
@@ -97,7 +97,7 @@ final class WalkTest extends BrowserTestCase
         $b->press('i')->saying('Left early', 'button');
         $b->press(WebDriverKeys::ESCAPE);
         $b->until(fn (): bool => $this->all('.v-dialog') === [], 'Escape does not shut it');
-        $b->press('b')->saying('The wall is dark', 'button');
+        $b->press('b')->saying('The screen is blank', 'button');
         $b->press('b', WebDriverKeys::ARROW_LEFT)->saying('1 Turn round', 'h1');
         for ($step = 2; $step <= 8; $step++) {
             $b->press(WebDriverKeys::ARROW_RIGHT);
@@ -114,7 +114,7 @@ final class WalkTest extends BrowserTestCase
             $this->tabTo('.mark', backwards: true);
             $b->press($key)->saying($title, 'h1');
         }
-        self::assertSame('Keys', $b->press('?')->saying('Keys', 'h2')->getText());
+        self::assertSame('Keyboard shortcuts', $b->press('?')->saying('Keyboard shortcuts', 'h2')->getText());
     }
 
     public function testTheShelfByWishesAndAModelByAnotherWay(): void
@@ -147,7 +147,7 @@ final class WalkTest extends BrowserTestCase
         $b->click('Flapping bird', 'h2')->waitForPath('#^/shelf/flapping-bird$#');
         $b->saying('Hard moments', 'h2');
         $steps = count($this->all('.steps > li'));
-        $b->saying('passages can be taught another way', 'h2');
+        $b->saying('You can choose how to teach', 'h2');
         $b->click('Fold in half twice, then squash twice', 'label');
         $b->until(fn (): bool => count($this->all('.steps > li')) === $steps + 4, 'the other way has four steps more');
         $b->click('Plan a lesson with it', 'a')->waitForPath('#^/lessons/new$#');

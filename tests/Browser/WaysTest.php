@@ -46,7 +46,7 @@ final class WaysTest extends BrowserTestCase
         $pages = $this->minutes();
         $b->press(WebDriverKeys::ARROW_UP);
         $b->until(fn (): bool => $this->minutes() < $pages, 'two reverses take less than nine plain steps');
-        $b->click('Show it like this from here on', 'button')->waitForPath("#^/lessons/$lesson/teach$#");
+        $b->click('Use this from now on', 'button')->waitForPath("#^/lessons/$lesson/teach$#");
         $b->saying('14 Inside reverse fold.', 'h1');
         $b->network(false, 0);
         self::assertCount(17, $this->all('.thread li'));
@@ -92,7 +92,7 @@ final class WaysTest extends BrowserTestCase
         $this->done(['Ada']);
         $b->press('w')->waitForPath("#^/lessons/$lesson/ways/crane$#");
         $b->until(fn (): bool => $this->focused() === self::MARK, 'the open passage has the focus');
-        $b->click(self::PAGES, 'label')->click('Show it like this from here on', 'button');
+        $b->click(self::PAGES, 'label')->click('Use this from now on', 'button');
         $b->saying('Marks of this device are still to be sent', 'p');
         $b->network(false, 0);
         $b->until(function () use ($b, $lesson): bool {
@@ -169,7 +169,7 @@ final class WaysTest extends BrowserTestCase
     {
         $b = $this->browser;
         $b->visit("/lessons/$lesson/plan")->click('Ways of teaching it', 'a');
-        $b->saying('11 passages of the crane can be taught another way', 'h1');
+        $b->saying('You can choose how to teach 11 parts of the crane', 'h1');
         $before = $this->minutes();
         $b->click(self::PAGES, 'label');
         $b->until(fn (): bool => $this->minutes() > $before, 'nine plain steps take longer than two reverses');

@@ -4,7 +4,7 @@ import { useI18n } from 'vue-i18n'
 const open = defineModel<boolean>({ required: true })
 const { t } = useI18n()
 const keys = [
-  'L', 'S', 'F', 'C', 'G', 'right', 'left', 'R', 'B', 'U', 'D', 'H', 'A', 'W', 'P', 'O', 'V', 'turn', 'question',
+  'L', 'S', 'F', 'C', 'G', 'right', 'left', 'R', 'B', 'U', 'A', 'W', 'P', 'O', 'V', 'turn', 'question',
 ] as const
 </script>
 

@@ -17,3 +17,30 @@ it('no word is there that no screen says', () => {
   const dead = keysOf(words).filter((key) => !said.has(key) && !some.some((begin) => key.startsWith(begin)))
   expect(dead).toEqual([])
 })
+
+/** Words that a newcomer stumbled over, and what is said instead (design 17). */
+const OLD: [RegExp, string][] = [
+  [/^Keys$/, 'Keyboard shortcuts'],
+  [/Unfolding…/, 'Loading…'],
+  [/^(Coming|Taught|To finish)$/, 'Next lessons, Past lessons, Not finished yet'],
+  [/\bbell\b/i, 'ends at, the end'],
+  [/Helpers besides you/, 'Other adults helping'],
+  [/^(Keep|Take off the list|Drop|Leave out)$/, 'Results; Remove'],
+  [/can be taught another way|from here on/, 'you can choose how to teach; from now on'],
+  [/Wall dark|wall is dark/, 'Blank the screen'],
+  [/such rooms|as good as always/, '9 times in 10; almost certainly'],
+  [/^(Beside this|Do it|Take it back)$/, 'Compare, Apply, Undo'],
+  [/being rehearsed/, 'Working out timings'],
+  [/Save and count again|Put first|put first/, 'Save; Aim for'],
+  [/empty: plenty|Lost all round/, 'leave empty if you have lots; Margin you cannot use'],
+  [/What folds from what|taught of times/, 'Which paper suits which model; Timings from your lessons'],
+  [/field's terms|By likeness|Show round|Let it go/, 'Origami names; Everyday names; Show and tell; Discard'],
+  [/If it looks like this|No common mistake|I see this|Hold, press|Now it must look/, 'Common mistakes; I saw this; Check'],
+  [/No connection:/, 'Offline: n taps saved'],
+]
+const textsOf = (of: object): string[] =>
+  Object.values(of).flatMap((value) => (typeof value === 'string' ? [value] : textsOf(value as object)))
+
+it.each(OLD)('says nowhere %s, but %s', (old) => {
+  expect(textsOf(words).filter((text) => old.test(text))).toEqual([])
+})
