@@ -77,6 +77,7 @@ Route::middleware(['auth', 'limits', 'quota'])->group(function (): void {
     Route::get('first-lesson', [FirstLessonController::class, 'offers'])->middleware('heavy');
     Route::post('first-lesson', [FirstLessonController::class, 'make'])->middleware('heavy');
     Route::apiResource('lessons', LessonController::class);
+    Route::post('lessons/{lesson}/copies', [LessonController::class, 'copy']);
     Route::get('lessons/{lesson}/forecast', [LessonController::class, 'forecast'])->middleware('heavy');
     Route::get('lessons/{lesson}/rest', [LessonController::class, 'rest']);
     Route::get('lessons/{lesson}/cast', [LessonController::class, 'cast']);

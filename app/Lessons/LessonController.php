@@ -52,6 +52,12 @@ final class LessonController extends Controller
         );
     }
 
+    /** The same lesson for another group or day. */
+    public function copy(CopyRequest $request, Lesson $lesson, CopyLesson $copy): JsonResponse
+    {
+        return response()->json($this->sheet->full($copy($lesson, $request->group(), $request->startsAt())), 201);
+    }
+
     public function show(Lesson $lesson): JsonResponse
     {
         return response()->json($this->sheet->full($lesson));

@@ -41,6 +41,15 @@ use App\Support\Api\Removes;
 #[Makes('/lessons', 'makeLesson', 'made', '#LessonData', takes: '#LessonInput')]
 #[Reads('/lessons/{lesson}', 'lesson', 'with all stages', '#LessonData')]
 #[Changes('/lessons/{lesson}', 'changeLesson', 'changed', '#LessonData', takes: '#LessonInput')]
+#[
+    Makes(
+        '/lessons/{lesson}/copies',
+        'copyLesson',
+        'the same plan for another group or day; nothing that happened in it',
+        '#LessonData',
+        takes: ['group_id' => 'integer', 'starts_at' => 'string'],
+    ),
+]
 #[Reads('/lessons/{lesson}/forecast', 'forecast', 'rehearsed many times, and what would help', '#ForecastData')]
 #[Reads('/lessons/{lesson}/rest', 'restOfLesson', 'how it is likely to go on, while it is taught', '#RestData')]
 #[Reads('/lessons/{lesson}/cast', 'cast', 'learners to rehearse it with', '#CastData', query: ['seed?' => 'integer'])]

@@ -158,6 +158,21 @@ final class PlannerTest extends BrowserTestCase
         self::assertSame('planned', $this->api("/api/lessons/$lesson")['card']['status']);
     }
 
+    /** Another class gets the same lesson by three presses: copy, the group, and yes. */
+    public function testAnotherClassGetsTheSameLesson(): void
+    {
+        $b = $this->browser;
+        $lesson = $this->lesson(['Ada', 'Bram'], 'helmet');
+        $group = $this->api("/api/lessons/$lesson")['group'];
+        $b->visit("/lessons/$lesson/plan")->click('Copy for another group or day', 'button');
+        $b->saying('Helmet once more', 'h2');
+        $b->click('Copy the lesson', 'button');
+        $b->until(fn (): bool => preg_match("#^/lessons/(?!$lesson/)\d+/plan$#", $b->path()) === 1, 'the copy opens');
+        $copy = $this->api(substr('/api'.$b->path(), 0, -strlen('/plan')));
+        self::assertNotSame($group['id'], $copy['group']['id'], 'another group is offered first');
+        self::assertSame(['helmet', 'planned'], [$copy['card']['model'], $copy['card']['status']]);
+    }
+
     public function testWhatWasLearnedIsSeenAndAnOddLessonLeftOut(): void
     {
         $b = $this->browser;

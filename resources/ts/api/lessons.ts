@@ -51,6 +51,16 @@ export const useCast = (lesson: MaybeRefOrGetter<number>, seed: MaybeRefOrGetter
 export const useLearned = () =>
   useQuery({ queryKey: ['learned'], queryFn: () => answer(client.GET('/api/learned')) })
 
+/** The same lesson for another group or day. */
+export function useCopyLesson() {
+  const cache = useQueryClient()
+  return useMutation({
+    mutationFn: ({ id, body }: { id: number; body: { group_id: number; starts_at: string } }) =>
+      answer(client.POST('/api/lessons/{lesson}/copies', { params: { path: { lesson: id } }, body })),
+    onSuccess: () => cache.invalidateQueries(),
+  })
+}
+
 /** A lesson that was odd is left out of learning, or taken in again; every time that rests on it is read anew. */
 export function useOdd() {
   const cache = useQueryClient()

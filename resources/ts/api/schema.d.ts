@@ -340,6 +340,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{lesson}/copies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["copyLesson"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{lesson}/forecast": {
         parameters: {
             query?: never;
@@ -2961,6 +2977,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BinEntry"];
+                };
+            };
+        };
+    };
+    copyLesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    group_id: number;
+                    starts_at: string;
+                };
+            };
+        };
+        responses: {
+            /** @description the same plan for another group or day; nothing that happened in it */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonData"];
                 };
             };
         };

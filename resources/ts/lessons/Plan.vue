@@ -11,6 +11,7 @@ import Forecast from '../pacing/Forecast.vue'
 import Policies from '../pacing/Policies.vue'
 import RunChart from '../pacing/RunChart.vue'
 import WhySoLong from '../pacing/WhySoLong.vue'
+import CopyLesson from './CopyLesson.vue'
 import { alongTheClock } from '../pacing/alongTheClock'
 import { inputOf, modelsOf } from './input'
 import type { Lever } from '../pacing/useLevers'
@@ -22,6 +23,7 @@ const programme = useProgramme(() => props.lesson)
 const plan = computed(() => props.lesson.plan)
 const forecast = useForecast(() => props.lesson)
 const odd = useOdd()
+const copying = ref(false)
 /** Minutes that add up along the clock. */
 const timed = computed(() => alongTheClock(plan.value.lines.map((line) => ({ ...line, step: line.step ?? null }))))
 const minutes = (s: number) => Math.max(1, Math.round(s / 60))
@@ -136,6 +138,8 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
         <RouterLink :to="{ name: 'ways', params: { id: lesson.card.id, slug: lesson.card.model } }">{{
           t('teaching.link')
         }}</RouterLink>
+        <button type="button" class="link" @click="copying = true">{{ t('copy.link') }}</button>
+        <CopyLesson v-if="copying" v-model="copying" :lesson="lesson" />
         <a :href="`/api/lessons/${lesson.card.id}/calendar.ics`" download>{{ t('plan.calendar') }}</a>
         <a :href="`/api/groups/${lesson.card.group_id}/calendar.ics`" download>{{ t('plan.calendarAll') }}</a>
       </div>

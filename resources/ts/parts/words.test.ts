@@ -35,7 +35,8 @@ const OLD: [RegExp, string][] = [
   [/empty: plenty|Lost all round/, 'leave empty if you have lots; Margin you cannot use'],
   [/What folds from what|taught of times/, 'Which paper suits which model; Timings from your lessons'],
   [/field's terms|By likeness|Show round|Let it go/, 'Origami names; Everyday names; Show and tell; Discard'],
-  [/If it looks like this|No common mistake|I see this|Hold, press|Now it must look/, 'Common mistakes; I saw this; Check'],
+  [/If it looks like this|No common mistake|I see this/, 'Common mistakes; I saw this'],
+  [/Hold, press|Now it must look/, 'Tips for this fold; Check'],
   [/No connection:/, 'Offline: n taps saved'],
 ]
 const textsOf = (of: object): string[] =>
