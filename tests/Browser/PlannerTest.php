@@ -164,6 +164,10 @@ final class PlannerTest extends BrowserTestCase
         $b = $this->browser;
         $lesson = $this->lesson(['Ada', 'Bram'], 'helmet');
         $group = $this->api("/api/lessons/$lesson")['group'];
+        $this->send('POST', '/api/groups', [
+            'name' => 'The other class', 'age_band' => 'junior', 'helpers' => 1,
+            'learners' => [['id' => null, 'name' => 'Cleo']],
+        ]);
         $b->visit("/lessons/$lesson/plan")->click('Copy for another group or day', 'button');
         $b->saying('Helmet once more', 'h2');
         $b->click('Copy the lesson', 'button');
