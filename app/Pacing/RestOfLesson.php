@@ -38,9 +38,15 @@ final readonly class RestOfLesson
     public function of(Lesson $lesson): RestData
     {
         $now = CarbonImmutable::now()->getTimestampMs();
-        $key = "rest:{$lesson->id}:{$lesson->newest}:".intdiv($now, 1000 * self::STANDS);
+        $state = $lesson->newest.':'.intdiv($now, 1000 * self::STANDS);
+        /** @var array{state: string, rest: RestData}|null $kept one entry a lesson, written over */
+        $kept = $this->cache->get("rest:{$lesson->id}");
+        if ($kept === null || $kept['state'] !== $state) {
+            $kept = ['state' => $state, 'rest' => $this->now($lesson, $now)];
+            $this->cache->put("rest:{$lesson->id}", $kept, self::STANDS);
+        }
 
-        return $this->cache->remember($key, self::STANDS, fn (): RestData => $this->now($lesson, $now));
+        return $kept['rest'];
     }
 
     private function now(Lesson $lesson, int $now): RestData

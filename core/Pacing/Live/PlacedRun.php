@@ -37,7 +37,7 @@ final class PlacedRun
         foreach ($soFar->seats as $seat) {
             $i = $places[$seat->learner];
             if ($seat->behind !== null && $seat->behind < $soFar->step) {
-                $k = $course->placeOf($seat->behind);
+                $k = min($course->placeOf($seat->behind), $course->at - 1);
                 $seat->waits ? $run->waits($i, $k, $slot + $seat->said) : $run->folds($i, $k, $slot + $seat->said);
             } elseif ($course->at > $last) {
                 $run->hasAlready($i, $last, $slot + $soFar->since);

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
+import { lettersOff } from './typing'
 
 const open = defineModel<boolean>({ required: true })
 const { t } = useI18n()
@@ -20,6 +21,7 @@ const keys = [
           <dd>{{ t(`keys.does.${key}`) }}</dd></template
         >
       </dl>
+      <label class="off"><input v-model="lettersOff" type="checkbox" /> {{ t('keys.off') }}</label>
       <v-btn color="primary" @click="open = false">{{ t('app.close') }}</v-btn>
     </div>
   </v-dialog>
@@ -28,4 +30,6 @@ const keys = [
 <style scoped>
 dl { display: grid; grid-template-columns: auto 1fr; gap: 8px 16px; margin: 16px 0; }
 dd { margin: 0; }
+.off { display: flex; gap: 10px; align-items: center; min-height: 44px; margin-bottom: 12px; }
+.off input { width: 20px; height: 20px; }
 </style>
