@@ -17,6 +17,7 @@ final class PlanTest extends BrowserTestCase
         $b->saying('9 times in 10 everyone has finished by', 'p');
         $b->find('.chart .band');
         $before = $b->find('.forecast .headline')->getText();
+        $this->openAll();
         $levers = $this->names();
         self::assertContains('One more helper', $levers);
         $helpers = $this->helpers($lesson);
@@ -48,6 +49,7 @@ final class PlanTest extends BrowserTestCase
         // after a reload it says the same
         $b->visit("/lessons/$lesson/plan")->saying('Will they finish?', 'h2');
         self::assertSame($before, $b->find('.forecast .headline')->getText());
+        $this->openAll();
         self::assertSame($levers, $this->names());
     }
 
@@ -59,6 +61,7 @@ final class PlanTest extends BrowserTestCase
         $b->saying('In this slot go as far as step', 'p');
 
         // beside it an easier model: a table, and a second band in the chart
+        $this->openAll();
         $b->saying('An easier model:', 'li')->findElement(WebDriverBy::cssSelector('.link'))->click();
         $b->saying('Side by side', 'th');
         $b->find('.chart .other');
@@ -81,6 +84,16 @@ final class PlanTest extends BrowserTestCase
         $second = $this->api('/api/lessons/'.explode('/', $b->path())[2]);
         self::assertSame((int) ($m[1] ?? 0), $second['setting']['policies']['prepared']);
         self::assertSame(date('Y-m-d', strtotime('+7 days')).'T10:00', $second['card']['starts_at']);
+    }
+
+    /** Three levers are shown, the rest by a press. */
+    private function openAll(): void
+    {
+        $b = $this->browser;
+        $b->find('.levers li');
+        self::assertLessThanOrEqual(3, count($this->all('.levers li')));
+        $b->click('that help less', 'button');
+        $b->until(fn (): bool => count($this->all('.levers li')) > 3, 'the others');
     }
 
     /** @return list<string> */

@@ -118,6 +118,8 @@ final class WaysTest extends BrowserTestCase
         $b = $this->browser;
         $lesson = $this->lesson(['Ada', 'Bram'], 'drinking-cup');
         $b->visit("/lessons/$lesson/plan")->saying('How it is taught', 'h2');
+        $b->saying('As usual.', 'p');
+        $b->click('Choose how it is taught', 'button');
         $before = $this->planned();
         $this->select('How is a step shown?', 'Each step twice, slowly, then faster');
         $b->saying('The second time many see what they missed', 'div[@role="alert"]//*');
@@ -132,7 +134,9 @@ final class WaysTest extends BrowserTestCase
         $b->press(WebDriverKeys::ARROW_LEFT)->saying('3 ', 'h1');
 
         // Once more at the end, faster: a line of the plan, and a way back to the first step.
-        $b->visit("/lessons/$lesson/plan")->click('once more at the end', 'label');
+        $b->visit("/lessons/$lesson/plan")->saying('Not as usual: Each step twice', 'p');
+        $b->saying('step 1 to 3 folded before', 'p');
+        $b->click('Choose how it is taught', 'button')->click('once more at the end', 'label');
         $b->saying('Once more, faster: Drinking cup', 'li');
         $b->visit("/lessons/$lesson/teach")->saying('3 ', 'h1');
         for ($step = 4; $step <= 7; $step++) {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { ForecastData, LessonData, LessonInput } from '../api/client'
 import { clock } from '../parts/clock'
@@ -47,6 +47,10 @@ const named = ({ name, steps, way, model, paper }: Pick<Lever, 'name' | 'steps' 
     title: way?.title ?? (model.title || paper.title),
     folds: model.folds,
   })
+/** What helps most; the rest behind a press. */
+const FEW = 3
+const all = ref(false)
+const levers = computed(() => (all.value ? props.forecast?.levers : props.forecast?.levers.slice(0, FEW)) ?? [])
 const same = (lever: Lever) => beside.value?.name === lever.name && beside.value.way?.option === lever.way?.option
 </script>
 
@@ -91,7 +95,7 @@ const same = (lever: Lever) => beside.value?.name === lever.name && beside.value
       </p>
       <p v-if="forecast.levers.length === 0" class="quiet">{{ t('forecast.nothing') }}</p>
       <ul v-else class="levers">
-        <li v-for="lever in forecast.levers" :key="`${lever.name}-${lever.way?.passage}-${lever.way?.option}`">
+        <li v-for="lever in levers" :key="`${lever.name}-${lever.way?.passage}-${lever.way?.option}`">
           <span>{{ named(lever) }}</span>
           <span class="quiet">{{ gain(lever) }}</span>
           <button
@@ -121,6 +125,14 @@ const same = (lever: Lever) => beside.value?.name === lever.name && beside.value
             :name="named(lever)" />
         </li>
       </ul>
+      <button
+        v-if="forecast.levers.length > FEW"
+        type="button"
+        class="link no-print"
+        :aria-expanded="all"
+        @click="all = !all">
+        {{ all ? t('forecast.fewer') : t('forecast.moreLevers', { n: forecast.levers.length - FEW }) }}
+      </button>
       <p class="quiet">{{ t('forecast.source', { n: forecast.runs }) }}</p>
     </template>
   </section>
