@@ -58,8 +58,7 @@ final readonly class LessonSheet
                 sheets: $sheets,
                 plan: $plan,
                 programme: $programme,
-                finished: $this->record->finished([$lesson])[$lesson->id] ?? 0,
-                away: $this->record->away([$lesson])[$lesson->id] ?? 0,
+                tally: $this->record->tallies([$lesson])[$lesson->id] ?? null,
             ),
             group: $this->groups->of($lesson->group),
             setting: $this->setting($lesson, $programme),
@@ -102,9 +101,9 @@ final readonly class LessonSheet
         Loaded::listed($lessons);
         $there = fn (Lesson $lesson): bool => LoadedProgramme::isThere($lesson, $this->shelf);
         $lessons = array_values(array_filter($lessons, $there));
-        [$finished, $away] = [$this->record->finished($lessons), $this->record->away($lessons)];
+        $tallies = $this->record->tallies($lessons);
 
-        return array_map(function (Lesson $lesson) use ($finished, $away): LessonCard {
+        return array_map(function (Lesson $lesson) use ($tallies): LessonCard {
             $paper = $lesson->used_paper === null ? $this->bench->reckon($lesson) : null;
             $programme = LoadedProgramme::of($lesson, $this->shelf);
             $sheets = $paper === null ? null : ($paper->fits() ? [$paper->sheets(), $paper->short()] : [0, 0]);
@@ -115,20 +114,21 @@ final readonly class LessonSheet
                 sheets: $sheets,
                 plan: $plan,
                 programme: $programme,
-                finished: $finished[$lesson->id] ?? 0,
-                away: $away[$lesson->id] ?? 0,
+                tally: $tallies[$lesson->id] ?? null,
             );
         }, $lessons);
     }
 
-    /** @param  array{int, int}|null  $sheets  to take, and missing; null: no paper is chosen */
+    /**
+     * @param  array{int, int}|null  $sheets  to take, and missing; null: no paper is chosen
+     * @param  array{finished: int, away: int}|null  $tally  null: nothing is recorded
+     */
     private function cardFrom(
         Lesson $lesson,
         ?array $sheets,
         RunSheet $plan,
         LoadedProgramme $programme,
-        int $finished,
-        int $away,
+        ?array $tally,
     ): LessonCard {
         return new LessonCard(
             id: $lesson->id,
@@ -147,8 +147,8 @@ final readonly class LessonSheet
             paper_ready: $lesson->paper_ready,
             paper_short: $lesson->used_paper === null ? $sheets[1] ?? null : 0,
             sheets: $lesson->used_paper['sheets'] ?? ($sheets[0] ?? null),
-            finished: $finished,
-            here: $lesson->group->size() - $away,
+            finished: $tally['finished'] ?? 0,
+            here: $lesson->group->size() - ($tally['away'] ?? 0),
         );
     }
 

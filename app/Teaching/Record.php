@@ -40,40 +40,33 @@ final class Record
     }
 
     /**
+     * How lessons ended, counted over learners of today's list: who finished every model, and who was there for none.
+     *
      * @param  list<Lesson>  $lessons
-     * @return array<int, int> learners who finished every model, by lesson
+     * @return array<int, array{finished: int, away: int}> by lesson; none where nothing is recorded
      */
-    public function finished(array $lessons): array
+    public function tallies(array $lessons): array
     {
         $ids = array_map(static fn (Lesson $l): int => $l->id, $lessons);
         $models = DB::table('lesson_models')->whereIn('lesson_id', $ids)->groupBy('lesson_id')
             ->selectRaw('lesson_id, COUNT(*) AS models');
-        $whole = DB::table('finishes')->join('learners', 'learners.id', '=', 'finishes.learner_id')
+        $finished = FinishRecord::finished();
+        $marks = implode(', ', array_fill(0, count($finished), '?'));
+        $each = DB::table('finishes')->join('learners', 'learners.id', '=', 'finishes.learner_id')
             ->joinSub($models, 'm', 'm.lesson_id', '=', 'finishes.lesson_id')
             ->whereIn('finishes.lesson_id', $ids)->whereNull('learners.deleted_at')
-            ->whereIn('outcome', FinishRecord::finished())
-            ->groupBy('finishes.lesson_id', 'learner_id', 'm.models')->havingRaw('COUNT(*) >= m.models')
-            ->select('finishes.lesson_id');
+            ->groupBy('finishes.lesson_id', 'learner_id', 'm.models')
+            ->select('finishes.lesson_id')
+            ->selectRaw("SUM(outcome IN ($marks)) >= m.models AS whole", $finished)
+            ->selectRaw('SUM(outcome <> ?) = 0 AS never', [Finish::Away->value]);
+        $tallies = [];
+        $rows = DB::query()->fromSub($each, 'w')->groupBy('lesson_id')
+            ->selectRaw('lesson_id, SUM(whole) AS finished, SUM(never) AS away')->get();
+        foreach ($rows as $row) {
+            $tallies[(int) $row->lesson_id] = ['finished' => (int) $row->finished, 'away' => (int) $row->away];
+        }
 
-        return array_map(intval(...), DB::query()->fromSub($whole, 'w')->groupBy('lesson_id')
-            ->selectRaw('lesson_id, COUNT(*) AS n')->pluck('n', 'lesson_id')->all());
-    }
-
-    /**
-     * @param  list<Lesson>  $lessons
-     * @return array<int, int> learners of today's list who were there for none of its models, by lesson
-     */
-    public function away(array $lessons): array
-    {
-        $never = DB::table('finishes')->join('learners', 'learners.id', '=', 'finishes.learner_id')
-            ->whereIn('finishes.lesson_id', array_map(static fn (Lesson $l): int => $l->id, $lessons))
-            ->whereNull('learners.deleted_at')
-            ->groupBy('finishes.lesson_id', 'learner_id')
-            ->havingRaw('SUM(outcome <> ?) = 0', [Finish::Away->value])
-            ->select('finishes.lesson_id');
-
-        return array_map(intval(...), DB::query()->fromSub($never, 'w')->groupBy('lesson_id')
-            ->selectRaw('lesson_id, COUNT(*) AS n')->pluck('n', 'lesson_id')->all());
+        return $tallies;
     }
 
     /** @param  list<array{title: string, way: string}>  $ways */

@@ -60,7 +60,7 @@ final class FoldsTest extends TestCase
             'kind',
         );
         self::assertEquals(
-            ['kind' => 'squash', 'alone' => 0, 'helped' => 0, 'of' => 3, 'known' => false],
+            ['kind' => 'squash', 'alone' => 0, 'helped' => 0, 'unseen' => 0, 'of' => 3, 'known' => false],
             $of()['squash'],
         );
 
