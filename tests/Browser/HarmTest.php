@@ -168,7 +168,7 @@ final class HarmTest extends BrowserTestCase
     {
         $b = $this->browser;
         $this->signIn();
-        $forms = ['/groups' => 'Name of the group', '/cupboard' => 'Name', '/lessons/new' => 'Helpers'];
+        $forms = ['/groups' => 'Name of the group', '/cupboard' => 'Name', '/lessons/new' => 'Other adults helping'];
         foreach ($forms as $at => $label) {
             $b->visit($at)->find('form');
             $at === '/lessons/new' && $b->until(fn (): bool => count($this->all('.model.chosen')) === 1, 'chosen');

@@ -259,7 +259,7 @@ final class WalkTest extends BrowserTestCase
         // cm2, so 6 of Letter are 3619 cm2
         $b->fill('Side', '130')->click('Plan the cutting', 'button');
         self::assertStringContainsString('one sheet of Ends', $b->saying('12 squares of 130 mm', 'h1')->getText());
-        self::assertStringContainsString('no plan is better', $b->saying('Proven')->getText());
+        self::assertStringContainsString('nothing better is possible', $b->saying('Proven')->getText());
         self::assertCount(1, $this->all('svg.drawing'));
         self::assertNotSame([], $this->all('.order li'), 'the cuts stand in their order');
         $b->driver->executeScript('window.print = () => { document.title = "printed" }');

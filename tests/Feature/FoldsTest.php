@@ -74,7 +74,7 @@ final class FoldsTest extends TestCase
 
         $this->deleteJson("/api/groups/{$group->id}/learners/$ada?sure=1")->assertOk();
         self::assertEquals(
-            ['kind' => 'petal', 'alone' => 0, 'helped' => 1, 'of' => 2, 'known' => true],
+            ['kind' => 'petal', 'alone' => 0, 'helped' => 1, 'unseen' => 0, 'of' => 2, 'known' => true],
             $of()['petal'],
             "$cleo is left",
         );
