@@ -239,6 +239,7 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
 <style scoped>
 .layout { display: grid; grid-template-columns: 1fr 380px; gap: 22px; align-items: start; }
 .late { color: var(--warn); }
+.link { text-decoration: underline; min-height: 44px; color: var(--tide-deep); }
 .run { padding: 18px 0; }
 .run h2 { padding: 0 22px 10px; }
 .run li { display: grid; grid-template-columns: 58px 1fr 26px; padding: 8px 22px; border-top: 1px solid #e3e6e1; }
