@@ -13,8 +13,6 @@ use Illuminate\Validation\Rule;
 /** "I teach __ learners of __ years for __ minutes, with __ paper": all that a first lesson asks. */
 final class FirstLessonRequest extends ApiRequest
 {
-    private const YEARS = '4,99';
-
     /** @return array<string, mixed> */
     public function rules(LibraryFiles $files, ModelShelf $shelf): array
     {
@@ -22,7 +20,7 @@ final class FirstLessonRequest extends ApiRequest
 
         return [
             'learners' => ['required', 'integer', 'between:1,'.Bounds::MAX_LEARNERS],
-            'years' => ['required', 'integer', 'between:'.self::YEARS],
+            'years' => ['required', 'integer', 'between:'.Bounds::YEARS],
             'minutes' => ['required', 'integer', 'between:'.Bounds::MINUTES],
             'paper' => ['required', 'string', Rule::in(array_column($files->formats(), 'key'))],
             'model' => [$isMade ? 'required' : 'sometimes', 'string', Rule::in($shelf->slugs())],
@@ -42,7 +40,7 @@ final class FirstLessonRequest extends ApiRequest
     {
         return [
             'learners.*' => 'Learners are a whole number between 1 and '.Bounds::MAX_LEARNERS.'.',
-            'years.*' => 'Their age is a whole number '.Bounds::said(self::YEARS).' years.',
+            'years.*' => 'Their age is a whole number '.Bounds::said(Bounds::YEARS).' years.',
             'minutes.*' => 'The lesson has '.Bounds::said(Bounds::MINUTES).' minutes.',
             'paper.*' => 'Choose one of the papers.',
             'model.*' => 'Choose one of the models.',

@@ -10,7 +10,7 @@ use App\Support\Api\JsonShape;
 #[JsonShape('LessonModelInput', [
     'model' => 'string',
     'ways?' => '{string}',
-    'side_mm?' => '?number',
+    'side_mm?' => '?length',
     'times?' => 'integer',
     'own_times?' => '{integer}',
     'checkpoints?' => '{boolean}',

@@ -13,7 +13,6 @@ use Carbon\CarbonImmutable;
 use Cathedra\Core\Cutting\Prefer;
 use Cathedra\Core\Lesson\Programme as CoreProgramme;
 use Cathedra\Core\Pacing\BadPlan;
-use Cathedra\Core\Pacing\ModelLoad;
 use Cathedra\Core\Pacing\Timeline;
 use Cathedra\Core\Paper\Material;
 use Cathedra\Core\Rules\Bounds;
@@ -190,11 +189,9 @@ final class LessonRequest extends ApiRequest
     private function areOwnTimes(ModelShelf $shelf): Closure
     {
         return $this->byStep($shelf, static function (mixed $seconds): ?string {
-            [$least, $most] = ModelLoad::OWN;
-
-            return is_int($seconds) && $seconds >= $least && $seconds <= $most
+            return is_int($seconds) && Bounds::holds(Bounds::STEP_SECONDS, $seconds)
                 ? null
-                : "Folding a step takes $least to $most seconds, in whole seconds.";
+                : 'Folding a step takes '.Bounds::said(Bounds::STEP_SECONDS).' seconds, in whole seconds.';
         });
     }
 

@@ -9,13 +9,13 @@ use App\Support\Api\JsonShape;
 // A kind of paper as it is sent; StockRequest checks it.
 #[JsonShape('StockInput', [
     'name' => 'string',
-    'width_mm' => 'number',
-    'height_mm' => 'number',
+    'width_mm' => 'length',
+    'height_mm' => 'length',
     'grammage' => '?integer',
     'count' => '?integer',
     'kind?' => 'string',
     'sides?' => 'string',
-    'trim_mm?' => 'number',
+    'trim_mm?' => 'length',
     'price?' => '?number',
     'tags?' => 'string[]',
     'scrap?' => 'boolean',

@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Pacing;
 
+use Cathedra\Core\Rules\Bounds;
+
 /** One model of a lesson as the room feels it. */
 final readonly class ModelLoad
 {
     /** mm; the square that models are shown from, where nobody has said which is used. */
     public const SIDE = 150.0;
-
-    /** Seconds that a lead may say a step takes. */
-    public const OWN = [1, 3600];
 
     /**
      * @param  list<StepLoad>  $steps
@@ -30,11 +29,10 @@ final readonly class ModelLoad
         public bool $hardPaper = false,
     ) {
         foreach ($own as $step => $seconds) {
-            if (! isset($steps[$step - 1]) || $seconds < self::OWN[0] || $seconds > self::OWN[1]) {
+            if (! isset($steps[$step - 1]) || ! Bounds::holds(Bounds::STEP_SECONDS, $seconds)) {
                 throw new BadPlan(sprintf(
-                    'A step takes %d to %d seconds, and must be one of the %d of its model; step %d was to take %d.',
-                    self::OWN[0],
-                    self::OWN[1],
+                    'A step takes %s seconds, and must be one of the %d of its model; step %d was to take %d.',
+                    Bounds::said(Bounds::STEP_SECONDS),
                     count($steps),
                     $step,
                     $seconds,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Progress;
 
+use Cathedra\Core\Rules\Bounds;
+
 /**
  * Models for a row of lessons, each chosen for what the lessons before it have taught: few folds that are new, not much
  * harder than what was made, and folds that were not made for long made again before they are forgotten.
@@ -14,7 +16,7 @@ namespace Cathedra\Core\Progress;
 final class Term
 {
     /** Lessons in a row at most. */
-    public const MOST = 20;
+    public const MOST = Bounds::MAX_LESSONS;
 
     /** Lessons without a fold after which it is fading (estimate, to be calibrated). */
     public const FADES_AFTER = 4;

@@ -33,6 +33,15 @@ final class Bounds
     /** Of a lesson. */
     public const MINUTES = '5,480';
 
+    /** Years of who learns: who can crease an edge, and the oldest of a group. */
+    public const YEARS = '4,99';
+
+    /** Seconds of one's own for a step. */
+    public const STEP_SECONDS = '1,3600';
+
+    /** Lessons of a term. */
+    public const MAX_LESSONS = 20;
+
     /** Passages of a model whose way can be chosen; a bird asks eleven. */
     public const MAX_WAYS = 30;
 
@@ -71,6 +80,9 @@ final class Bounds
             'helpers' => self::range(self::HELPERS),
             'table_size' => self::range(self::TABLE_SEATS),
             'minutes' => self::range(self::MINUTES),
+            'years' => self::range(self::YEARS),
+            'step_seconds' => self::range(self::STEP_SECONDS),
+            'lessons' => ['least' => 1.0, 'most' => (float) self::MAX_LESSONS],
             'learners' => ['least' => 0.0, 'most' => (float) self::MAX_LEARNERS],
             'papers' => ['least' => 0.0, 'most' => (float) self::MAX_PAPERS],
             'tags' => ['least' => 0.0, 'most' => (float) self::MAX_TAGS],

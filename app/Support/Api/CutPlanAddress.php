@@ -15,7 +15,7 @@ final class CutPlanAddress extends OA\Post
     {
         $takes = [
             'stock' => ['[]' => ['id' => 'integer', 'count' => '?integer']],
-            'need' => ['[]' => ['side_mm' => '?number', 'count' => 'integer']],
+            'need' => ['[]' => ['side_mm' => '?length', 'count' => 'integer']],
             'method' => ['scissors', 'trimmer', 'tear'],
             'prefer' => ['least', 'fewest', 'scrap'],
         ];

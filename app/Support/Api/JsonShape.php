@@ -8,8 +8,8 @@ use Attribute;
 use OpenApi\Attributes as OA;
 
 /**
- * A JSON object in a line a field, for the API document. Types: "string", "integer", "number", "boolean", "#Name"
- * (another shape), "{string}" (a map), each with "?" before it when it may be null and "[]" after it for a list; a list
+ * A JSON object in a line a field, for the API document. Types: "string", "integer", "number", "boolean", "length"
+ * (a number of mm, or text with its unit), "#Name" (another shape), "{string}" (a map), each with "?" before it when it may be null and "[]" after it for a list; a list
  * of words is an enum, fields in an array are an object, and ["[]" => fields] a list of objects. A field whose name
  * ends in "?" may be left out.
  */
@@ -74,6 +74,9 @@ final class JsonShape extends OA\Schema
                 str_starts_with($plain, '{') => [
                     'type' => 'object',
                     'additionalProperties' => new OA\AdditionalProperties(...self::type(trim($plain, '{}'))),
+                ],
+                $plain === 'length' => [
+                    'oneOf' => [new OA\Schema(type: 'number'), new OA\Schema(type: 'string', example: '8 1/2 in')],
                 ],
                 default => ['type' => $plain],
             };

@@ -1164,7 +1164,7 @@ export interface components {
                 [key: string]: string;
             };
             /** @description wanted square; null: the largest the sheet gives */
-            side_mm?: number | null;
+            side_mm?: (number | string) | null;
             /** @description how often it is folded, 1 or 2 */
             times?: number;
             /** @description seconds to fold a step, by its number in the model */
@@ -1773,13 +1773,13 @@ export interface components {
         };
         StockInput: {
             name: string;
-            width_mm: number;
-            height_mm: number;
+            width_mm: number | string;
+            height_mm: number | string;
             grammage: number | null;
             count: number | null;
             kind?: string;
             sides?: string;
-            trim_mm?: number;
+            trim_mm?: number | string;
             price?: number | null;
             tags?: string[];
             scrap?: boolean;
@@ -3320,7 +3320,7 @@ export interface operations {
                         count: number | null;
                     }[];
                     need: {
-                        side_mm: number | null;
+                        side_mm: (number | string) | null;
                         count: number;
                     }[];
                     /** @enum {string} */

@@ -8,6 +8,7 @@ import { answer, client, Problem } from '../api/client'
 import { useMe } from '../api/groups'
 import { useFirstOffers } from '../api/lessons'
 import { useModels } from '../api/models'
+import { useBounds } from '../parts/bounds'
 import AskState from '../parts/AskState.vue'
 import FoldPicture from '../parts/FoldPicture.vue'
 import { later, wallNow } from '../parts/clock'
@@ -18,6 +19,7 @@ const { t } = useI18n()
 const router = useRouter()
 const cache = useQueryClient()
 const me = useMe()
+const { between } = useBounds()
 const models = useModels()
 const wish = ref({ learners: 12, years: 9, minutes: 45, paper: 'a4' })
 const settled = useDebounce(computed(() => ({ ...wish.value })), 350)
@@ -51,11 +53,11 @@ async function make(model: string) {
     <h1>{{ t('first.title') }}</h1>
     <p class="sentence">
       {{ t('first.teach') }}
-      <input v-model.number="wish.learners" type="number" min="1" max="60" :aria-label="t('first.learners')" />
+      <input v-model.number="wish.learners" type="number" v-bind="between('learners')" min="1" :aria-label="t('first.learners')" />
       {{ t('first.of') }}
-      <input v-model.number="wish.years" type="number" min="4" max="99" :aria-label="t('first.years')" />
+      <input v-model.number="wish.years" type="number" v-bind="between('years')" :aria-label="t('first.years')" />
       {{ t('first.for') }}
-      <input v-model.number="wish.minutes" type="number" min="5" max="480" :aria-label="t('first.minutes')" />
+      <input v-model.number="wish.minutes" type="number" v-bind="between('minutes')" :aria-label="t('first.minutes')" />
       {{ t('first.with') }}
       <select v-model="wish.paper" :aria-label="t('first.paper')">
         <option v-for="one in me.data.value?.formats ?? []" :key="one.key" :value="one.key">{{ one.name }}</option>

@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { PlanData } from '../api/client'
+import { useBounds } from '../parts/bounds'
 
 /** Why a step takes so long, what the lead would say instead, and whether all wait for all after it. */
 const props = defineProps<{ why: PlanData['why'][number]; checkpoint: boolean; closed: boolean }>()
@@ -19,7 +20,11 @@ const said = computed(() => {
     ...(wait < 0 ? [t('plan.why.ahead', { s: -wait })] : []),
   ].join(' ')
 })
-const isFair = () => Number.isInteger(seconds.value) && seconds.value >= 1 && seconds.value <= 3600
+const { between } = useBounds()
+const isFair = () => {
+  const { min = 1, max = Infinity } = between('step_seconds')
+  return Number.isInteger(seconds.value) && seconds.value >= min && seconds.value <= max
+}
 function say() {
   if (isFair() && seconds.value !== props.why.fold) emit('own', seconds.value)
 }
@@ -31,7 +36,7 @@ function say() {
     <div v-if="!closed" class="row no-print">
       <label
         >{{ t('plan.why.takes') }}
-        <input v-model.number="seconds" type="number" min="1" max="3600" @change="say" /> s</label
+        <input v-model.number="seconds" type="number" v-bind="between('step_seconds')" @change="say" /> s</label
       >
       <small v-if="!isFair()" class="warn" role="alert">{{ t('plan.why.range') }}</small>
       <button v-if="why.own" type="button" class="link" @click="emit('own', null)">{{ t('plan.why.forget') }}</button>

@@ -3,7 +3,7 @@ import { type BenchPlanData, headers, Problem, refusal } from '../api/client'
 
 export interface Question {
   stock: { id: number; count: number | null }[]
-  need: { side_mm: number | null; count: number }[]
+  need: { side_mm: number | string | null; count: number }[]
   method: 'scissors' | 'trimmer' | 'tear'
   prefer: 'least' | 'fewest' | 'scrap'
 }

@@ -1,7 +1,14 @@
 import { describe, expect, it } from 'vitest'
 import { decimal, figure, fromDecimal, length } from './measure'
+import lengths from '../../../tests/Core/Paper/lengths.json'
 
 describe('measure', () => {
+  it('reads what the server reads, by one table', () => {
+    expect(lengths).toHaveLength(60)
+    for (const { mm, as_mm, as_cm, as_in } of lengths)
+      expect((['mm', 'cm', 'in'] as const).map((unit) => `${figure(mm, unit)} ${unit}`)).toEqual([as_mm, as_cm, as_in])
+  })
+
   it('reads off the ruler downward, never up', () => {
     expect(figure(210, 'in')).toBe('8 1/4')
     expect(figure(215.9, 'in')).toBe('8 1/2')

@@ -18,7 +18,7 @@ function underRuler(mm: number): string {
 /** A length for reading, without its unit; never more than it is. */
 export function figure(mm: number, unit: Unit): string {
   if (unit === 'in') return underRuler(mm)
-  return unit === 'cm' ? (Math.floor(mm + 1e-9) / 10).toFixed(1) : String(Math.floor(mm * 10 + 1e-6) / 10)
+  return unit === 'cm' ? (Math.floor(mm + 1e-9) / 10).toFixed(1) : String(Math.floor(mm * 10 + 1e-9) / 10)
 }
 
 const perUnit = { mm: 1, cm: 10, in: 25.4 } as const
@@ -53,10 +53,10 @@ export function keptLength(text: string | number, was: number | null, shown: (mm
  * What was typed for a length: a number of mm, or text with its unit ("8 1/2 in"), which the server reads. Nothing:
  * null.
  */
-export function length(text: string | number, unit: Unit): number | null {
+export function length(text: string | number, unit: Unit): number | string | null {
   const plain = String(text).trim()
   if (plain === '') return null
   const number = Number(plain.replace(',', '.'))
   if (unit === 'mm' && Number.isFinite(number)) return number
-  return (/[a-z"″]$/i.test(plain) ? plain : `${plain} ${unit}`) as unknown as number
+  return /[a-z"″]$/i.test(plain) ? plain : `${plain} ${unit}`
 }

@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { RouteLocationRaw } from 'vue-router'
+import { useBounds } from '../parts/bounds'
 
 /** What is seldom needed in front of a class: pause, another way, the wall, an end in the middle. */
 const props = defineProps<{
@@ -28,6 +29,7 @@ const emit = defineEmits<{
   shut: []
 }>()
 const guest = ref('')
+const { most } = useBounds()
 function join() {
   if (guest.value.trim() !== '') emit('join', guest.value)
   guest.value = ''
@@ -52,7 +54,7 @@ function openWall() {
     <button type="button" @click="$emit('dark')">{{ t('stage.darkNow') }} <kbd class="key">B</kbd></button>
     <RouterLink v-if="ways" :to="ways">{{ t('stage.ways') }} <kbd class="key">W</kbd></RouterLink>
     <form v-if="!rehearsed" class="join" @submit.prevent="join">
-      <input v-model="guest" maxlength="60" :aria-label="t('stage.guest')" :placeholder="t('stage.guest')" />
+      <input v-model="guest" :maxlength="most('learner_name')" :aria-label="t('stage.guest')" :placeholder="t('stage.guest')" />
       <button type="submit">{{ t('stage.guestAdd') }}</button>
     </form>
     <label v-if="preview">

@@ -6,6 +6,7 @@ import { useRouter } from 'vue-router'
 import { answer, client, Problem, type TermData } from '../api/client'
 import { useGroups } from '../api/groups'
 import { useModels } from '../api/models'
+import { useBounds } from '../parts/bounds'
 import FoldPicture from '../parts/FoldPicture.vue'
 import { clock, day, later, wallNow } from '../parts/clock'
 
@@ -15,6 +16,7 @@ const router = useRouter()
 const cache = useQueryClient()
 const groups = useGroups()
 const models = useModels()
+const { between } = useBounds()
 const start = later(`${wallNow().slice(0, 13)}:00`, 60)
 const form = ref({
   group: null as number | null, date: start.slice(0, 10), time: start.slice(11), minutes: 60, lessons: 8,
@@ -98,8 +100,7 @@ const some = computed(() => term.value?.lessons.filter((one) => one.model !== nu
       <v-text-field
         v-model="form.lessons"
         type="number"
-        min="1"
-        max="20"
+        v-bind="between('lessons')"
         :label="t('term.lessons')"
         :error-messages="errors['lessons']" />
       <div class="off">
