@@ -11,6 +11,7 @@ use App\Home\FirstLessonController;
 use App\Home\HomeController;
 use App\Lessons\LessonController;
 use App\Pacing\LearnedController;
+use App\Pacing\UsualPoliciesController;
 use App\Paper\BenchController;
 use App\Paper\MeasureController;
 use App\Paper\StockController;
@@ -53,6 +54,7 @@ Route::middleware(['auth', 'limits', 'quota'])->group(function (): void {
     Route::apiResource('groups', GroupController::class)->except('show');
     Route::delete('groups/{group}/learners/{learner}', [GroupController::class, 'removeLearner']);
     Route::get('groups/{group}/times', [GroupController::class, 'times'])->middleware('heavy');
+    Route::get('groups/{group}/fit', [GroupController::class, 'fit']);
     Route::get('groups/{group}/next', [GroupController::class, 'next'])->middleware('heavy');
     Route::get('groups/{group}/wall', [GroupController::class, 'wall']);
     Route::get('groups/{group}/folds', [GroupController::class, 'folds']);
@@ -76,6 +78,7 @@ Route::middleware(['auth', 'limits', 'quota'])->group(function (): void {
     Route::put('lessons/{lesson}/odd', [LearnedController::class, 'leaveOut']);
     Route::get('first-lesson', [FirstLessonController::class, 'offers'])->middleware('heavy');
     Route::post('first-lesson', [FirstLessonController::class, 'make'])->middleware('heavy');
+    Route::put('usual-policies', UsualPoliciesController::class);
     Route::apiResource('lessons', LessonController::class);
     Route::post('lessons/{lesson}/copies', [LessonController::class, 'copy']);
     Route::get('lessons/{lesson}/forecast', [LessonController::class, 'forecast'])->middleware('heavy');

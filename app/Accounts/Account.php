@@ -59,7 +59,7 @@ final readonly class Account
     }
 
     /** @return list<array{model: string, ways: array<string, string>}> how this lead teaches usually */
-    private static function ways(User $user): array
+    public static function ways(User $user): array
     {
         $ways = [];
         foreach (DB::table('usual_ways')->where('user_id', $user->id)->pluck('ways', 'model') as $model => $json) {

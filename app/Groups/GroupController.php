@@ -64,6 +64,14 @@ final class GroupController extends Controller
         return response()->json($minutes->all($group, $request->minutes()));
     }
 
+    /** How a lesson with these models would go, before it is made. */
+    public function fit(FitRequest $request, Group $group, ModelMinutes $minutes): JsonResponse
+    {
+        return response()->json(
+            $minutes->together($group, $request->models(), $request->minutes(), $request->helpers()),
+        );
+    }
+
     public function paper(Request $request, Group $group, PaperAdvice $advice, ModelShelf $shelf): JsonResponse
     {
         $cells = [];

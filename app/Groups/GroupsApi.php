@@ -41,6 +41,15 @@ use App\Support\Api\Removes;
     ),
 ]
 #[
+    Reads(
+        '/groups/{group}/fit',
+        'lessonFit',
+        'how a lesson with these models, one after the other, would go with this group, by its lead\'s usual ways',
+        '#ModelFit',
+        query: ['models' => 'string', 'minutes?' => 'integer', 'helpers?' => 'integer'],
+    ),
+]
+#[
     Reads('/groups/{group}/paper', 'paperTable', 'each model against each stock: can this group fold it?', [
         '[]' => ['model' => 'string', 'stock' => 'integer', 'verdict' => '#WillFoldData'],
     ]),

@@ -8,7 +8,7 @@ use App\Support\ApiRequest;
 use Cathedra\Core\Rules\Bounds;
 
 /** How long a lesson would be. */
-final class SlotRequest extends ApiRequest
+class SlotRequest extends ApiRequest
 {
     /** Minutes; where nobody says. */
     private const USUAL = 60;

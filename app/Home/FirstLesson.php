@@ -13,6 +13,7 @@ use App\Models\Organisation;
 use App\Models\Stock;
 use App\Pacing\ModelFit;
 use App\Pacing\ModelMinutes;
+use App\Pacing\UsualPolicies;
 use App\Paper\PaperAdvice;
 use App\Shelf\ModelFacts;
 use App\Shelf\ModelShelf;
@@ -37,6 +38,7 @@ final readonly class FirstLesson
         private LibraryFiles $files,
         private SaveGroup $saveGroup,
         private SaveLesson $saveLesson,
+        private UsualPolicies $usual,
     ) {
     }
 
@@ -81,7 +83,7 @@ final readonly class FirstLesson
             }
 
             return ($this->saveLesson)(
-                Lesson::blank($organisation->id),
+                $this->usual->lesson($organisation->id),
                 [
                     'group_id' => $group->id,
                     'starts_at' => CarbonImmutable::parse($startsAt),

@@ -9,6 +9,8 @@ use App\Models\Lesson;
 use App\Pacing\LessonCast;
 use App\Pacing\LessonForecast;
 use App\Pacing\RestOfLesson;
+use App\Pacing\UsualPolicies;
+use App\Shelf\ModelShelf;
 use App\Support\Controller;
 use App\Support\Transaction;
 use Illuminate\Http\JsonResponse;
@@ -23,28 +25,21 @@ final class LessonController extends Controller
     {
     }
 
-    public function index(Request $request): JsonResponse
+    public function index(ListRequest $request, ModelShelf $shelf): JsonResponse
     {
-        $request->validate(
-            ['page' => ['sometimes', 'integer', 'between:1,100000']],
-            ['page.*' => 'There is no such page.'],
-        );
-        $page = $this->organisation($request)
-            ->lessons()
-            ->orderByDesc('starts_at')
-            ->orderByDesc('id')
-            ->paginate(self::PER_PAGE);
+        $page = $request->lessons($shelf)->paginate(self::PER_PAGE);
 
         return response()->json([
             'lessons' => $this->sheet->cards(array_values($page->getCollection()->all())),
             'page' => $page->currentPage(),
             'pages' => $page->lastPage(),
+            'count' => $page->total(),
         ]);
     }
 
-    public function store(LessonRequest $request, SaveLesson $save): JsonResponse
+    public function store(LessonRequest $request, SaveLesson $save, UsualPolicies $usual): JsonResponse
     {
-        $lesson = Lesson::blank($request->organisation()->id);
+        $lesson = $usual->lesson($request->organisation()->id);
 
         return response()->json(
             $this->sheet->full($save($lesson, $request->columns(), $request->models(), $request->stocks())),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Lessons;
 
 use App\Models\Group;
+use App\Pacing\UsualPolicies;
 use App\Shelf\ModelShelf;
 use App\Support\ApiRequest;
 use App\Support\EachOnce;
@@ -18,7 +19,6 @@ use Cathedra\Core\Paper\Material;
 use Cathedra\Core\Rules\Bounds;
 use Cathedra\Core\Rules\Decorate;
 use Cathedra\Core\Rules\Method;
-use Cathedra\Core\Rules\PolicyTable;
 use Closure;
 use Illuminate\Validation\Rule;
 
@@ -78,7 +78,7 @@ final class LessonRequest extends ApiRequest
                 'string',
                 Rule::in(array_map(static fn (Material $m): string => $m->key, $files->materials())),
             ],
-            'policies' => ['sometimes', 'nullable', 'array', 'max:20', $this->arePolicies(...)],
+            'policies' => ['sometimes', 'nullable', 'array', 'max:20', UsualPolicies::rule()],
             'prepared' => ['sometimes', 'integer', 'between:0,200', $this->leavesSteps($shelf)],
             'models.*.own_times' => ['sometimes', 'array', 'max:200', $this->areOwnTimes($shelf)],
             'models.*.checkpoints' => ['sometimes', 'array', 'max:200', $this->areCheckpoints($shelf)],
@@ -172,18 +172,6 @@ final class LessonRequest extends ApiRequest
                 $fail('This model does not offer that way; choose the way again.');
             }
         };
-    }
-
-    private function arePolicies(string $at, mixed $value, Closure $fail): void
-    {
-        foreach (is_array($value) ? $value : [] as $policy => $option) {
-            $there = PolicyTable::OPTIONS[$policy] ?? [];
-            in_array($option, $there, true) || $fail(
-                $there === []
-                    ? 'There is no such policy; there are: '.implode(', ', array_keys(PolicyTable::OPTIONS)).'.'
-                    : "The policy \"$policy\" is one of: ".implode(', ', $there).'.',
-            );
-        }
     }
 
     private function areOwnTimes(ModelShelf $shelf): Closure

@@ -15,9 +15,9 @@ use App\Support\Api\Removes;
 #[Reads(
     '/lessons',
     'lessons',
-    'newest first',
-    ['lessons' => '#LessonCard[]', 'page' => 'integer', 'pages' => 'integer'],
-    query: ['page?' => 'integer'],
+    'newest first; those to come from the next one on',
+    ['lessons' => '#LessonCard[]', 'page' => 'integer', 'pages' => 'integer', 'count' => 'integer'],
+    query: ['page?' => 'integer', 'when?' => ['coming', 'past'], 'group?' => 'integer', 'words?' => 'string'],
 )]
 #[
     Reads(
@@ -72,6 +72,14 @@ use App\Support\Api\Removes;
         'days_off?' => 'string[]',
         'models?' => '?string[]',
     ]),
+]
+#[
+    Changes(
+        '/usual-policies',
+        'keepUsualPolicies',
+        'kept: lessons made from now on begin with them',
+        takes: ['policies' => '?{string}', 'for' => ['me', 'place']],
+    ),
 ]
 #[Reads('/learned', 'learned', 'what taught lessons say of times', '#LearnedData')]
 #[

@@ -16,17 +16,18 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property Directions $directions
  * @property FoldNames $fold_names
  * @property bool $letters
+ * @property array<string, string>|null $policies how lessons are usually taught here, by policy
  */
 final class Organisation extends Model
 {
     protected $guarded = [];
 
-    protected $attributes = ['directions' => 'folder', 'fold_names' => 'term', 'letters' => false];
+    protected $attributes = ['directions' => 'folder', 'fold_names' => 'term', 'letters' => false, 'policies' => null];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['directions' => Directions::class, 'fold_names' => FoldNames::class, 'letters' => 'boolean'];
+        return ['directions' => Directions::class, 'fold_names' => FoldNames::class, 'letters' => 'boolean', 'policies' => 'array'];
     }
 
     public function manner(): Manner

@@ -12,7 +12,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $id
  * @property int $lesson_id
  * @property int $learner_id
- * @property string $name width, depth or height
+ * @property string $model the body that was measured; '': the first of the lesson, as before there were several
+ * @property string $name width, depth, height or slope
  * @property float $mm
  */
 final class Reading extends Model

@@ -15,20 +15,21 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property string $password hashed
  * @property bool $demo the account whose password is shown on the sign-in page
  * @property 'mm'|'cm'|'in' $unit
+ * @property array<string, string>|null $policies how this lead teaches usually, by policy
  * @property Organisation $organisation
  */
 final class User extends Authenticatable
 {
     protected $guarded = [];
 
-    protected $attributes = ['unit' => 'mm', 'demo' => false];
+    protected $attributes = ['unit' => 'mm', 'demo' => false, 'policies' => null];
 
     protected $hidden = ['password', 'remember_token'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'demo' => 'boolean'];
+        return ['password' => 'hashed', 'demo' => 'boolean', 'policies' => 'array'];
     }
 
     /** Whether the account is open; the demo's is not once the demo is turned off. */

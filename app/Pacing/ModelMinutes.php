@@ -52,10 +52,26 @@ final readonly class ModelMinutes
      */
     public function fit(Group $group, string $slug, int $slot, array $ways = []): ModelFit
     {
+        return $this->together($group, [$slug => $ways], $slot);
+    }
+
+    /**
+     * How a lesson with these models, one after the other, would go.
+     *
+     * @param  non-empty-array<string, array<string, string>>  $models  ways taken by model; others take the usual ones
+     * @param  int  $slot  minutes there are
+     * @param  int|null  $helpers  null: as many as the group usually has
+     */
+    public function together(Group $group, array $models, int $slot, ?int $helpers = null): ModelFit
+    {
         $group->loadMissing('learners');
+        $loads = [];
+        foreach ($models as $slug => $ways) {
+            $loads[] = new ModelLoad($this->shelf->loads($slug, $ways));
+        }
         $plan = Plan::of(
-            room: ($this->room)($group),
-            models: [new ModelLoad($this->shelf->loads($slug, $ways))],
+            room: ($this->room)($group, $helpers),
+            models: $loads,
             minutes: self::ANY_SLOT,
             squaring: 0,
             decorate: 'none',
@@ -68,7 +84,7 @@ final readonly class ModelMinutes
         $bell = 60 * $slot - $times->blocks['clear'];
 
         return new ModelFit(
-            $slug,
+            array_key_first($models),
             LessonPlan::whole(RunSheet::of($plan, $answer, $times)->needed),
             $answer->doneBy($bell),
             round($answer->allDoneBy($bell), 3),

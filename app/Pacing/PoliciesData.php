@@ -13,27 +13,33 @@ use App\Support\Api\JsonShape;
             'key' => 'string',
             'title' => 'string',
             'chosen' => 'string',
+            'usual' => 'string',
             'options' => ['[]' => ['key' => 'string', 'title' => 'string', 'why' => 'string']],
         ]],
         'prepared' => 'integer',
         'most_prepared' => 'integer',
         'says' => 'string[]',
         'creases_there' => 'integer[]',
-        'against' => '?string',
+        'against' => ['[]' => ['text' => 'string', 'ways' => ['[]' => ['title' => 'string', 'change' => [
+            'policies?' => '{string}', 'square_in_lesson?' => 'boolean', 'prepared?' => 'integer',
+            'method?' => ['scissors', 'trimmer', 'tear'],
+        ]]]]],
     ], [
         'prepared' => 'steps of the first model that are folded before the lesson',
         'says' => 'to the room before the first step, of what is not as usual',
         'creases_there' => 'steps whose creases were made with the square and count',
-        'against' => 'what of the lesson cuts although that is not wanted, and what would do',
+        'against' => 'what contradicts itself, each with changes that would do',
+        'usual' => 'where nobody says otherwise: of this lead, else of this place',
     ]),
 ]
 final readonly class PoliciesData
 {
     /**
-     * @param  list<array{key: string, title: string, chosen: string,
+     * @param  list<array{key: string, title: string, chosen: string, usual: string,
      *     options: list<array{key: string, title: string, why: string}>}>  $list
      * @param  list<string>  $says
      * @param  list<int>  $creases_there
+     * @param  list<array{text: string, ways: list<array{title: string, change: array<string, mixed>}>}>  $against
      */
     public function __construct(
         public array $list,
@@ -41,7 +47,7 @@ final readonly class PoliciesData
         public int $most_prepared,
         public array $says,
         public array $creases_there,
-        public ?string $against,
+        public array $against,
     ) {
     }
 }

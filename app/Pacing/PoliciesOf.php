@@ -6,7 +6,6 @@ namespace App\Pacing;
 
 use App\Models\Lesson;
 use App\Programme\LoadedProgramme;
-use App\Programme\ProgrammeItem;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Pacing\Policies;
 use Cathedra\Core\Rules\PolicyOption;
@@ -14,8 +13,11 @@ use Cathedra\Core\Rules\PolicyOption;
 /** The policies of a lesson: what is chosen, what there is to choose, and what is said of it to the room. */
 final readonly class PoliciesOf
 {
-    public function __construct(private LibraryFiles $files)
-    {
+    public function __construct(
+        private LibraryFiles $files,
+        private UsualPolicies $usual,
+        private Contradictions $contradictions,
+    ) {
     }
 
     public function chosen(Lesson $lesson): Policies
@@ -27,12 +29,14 @@ final readonly class PoliciesOf
     {
         $table = $this->files->policies();
         $chosen = $this->chosen($lesson);
+        $usual = $this->usual->of($lesson->organisation_id);
         $list = [];
         foreach ($table->options as $policy => $options) {
             $list[] = [
                 'key' => $policy,
                 'title' => $table->titles[$policy],
                 'chosen' => $chosen->chosen[$policy],
+                'usual' => $usual[$policy],
                 'options' => array_map(
                     static fn (string $key, PolicyOption $option): array => [
                         'key' => $key, 'title' => $option->title, 'why' => $option->why,
@@ -50,25 +54,7 @@ final readonly class PoliciesOf
             most_prepared: max(0, count($programme->items[0]->loads) - 1),
             says: $chosen->says,
             creases_there: array_values(array_filter($there, static fn (int $step): bool => $step > $chosen->prepared)),
-            against: $this->against($chosen->chosen['cutting'], $lesson, $programme),
+            against: $this->contradictions->of($chosen, $lesson, $programme),
         );
-    }
-
-    /** What of the lesson cuts although that is not wanted; null: nothing. */
-    private function against(string $cutting, Lesson $lesson, LoadedProgramme $programme): ?string
-    {
-        $cuts = array_filter($programme->items, static fn (ProgrammeItem $item): bool => $item->facts->scissors);
-        $words = $this->files->words();
-
-        return match (true) {
-            $cutting !== 'model' && $cuts !== [] => $words->say('plan', 'model-cuts', [
-                'title' => reset($cuts)->facts->title,
-            ]),
-            $cutting === 'none' && $lesson->square_in_lesson && $lesson->method === 'scissors' => $words->say(
-                'plan',
-                'square-cuts',
-            ),
-            default => null,
-        };
     }
 }

@@ -10,6 +10,7 @@ use App\Programme\ProgrammeItem;
 use App\Support\LibraryFiles;
 use Cathedra\Core\Kit\KitList;
 use Cathedra\Core\Kit\LessonPaper;
+use Cathedra\Core\Pacing\Policies;
 use Cathedra\Core\Pacing\RunSheet;
 use Cathedra\Core\Paper\Material;
 use Cathedra\Core\Paper\Preparation;
@@ -191,6 +192,7 @@ final readonly class Kits
             method: $lesson->method,
             materials: $this->materials($lesson, $programme),
             prepared: $lesson->prepared,
+            brings: Policies::of($this->files->policies(), $lesson->policies ?? [])->brings($lesson->square_in_lesson),
         );
     }
 }

@@ -36,16 +36,23 @@ final class MeasureController extends Controller
                     'integer',
                     Rule::exists('learners', 'id')->where('group_id', $lesson->group_id)->whereNull('deleted_at'),
                 ],
+                'model' => ['required', 'string', Rule::in($lesson->models->pluck('model')->all())],
                 'name' => ['required', Rule::in(['width', 'depth', 'height', 'slope'])],
                 'value' => ['present', 'nullable', 'string', 'max:40'],
                 'unit' => ['required', Rule::enum(Unit::class)],
             ],
             [
+                'model.*' => 'That model is not in this lesson.',
                 'learner.exists' => 'That learner is not in this group.',
                 'value.*' => 'Write a length, such as 35 mm or 1 3/8 in.',
             ],
         );
-        $of = ['lesson_id' => $lesson->id, 'learner_id' => $given['learner'], 'name' => $given['name']];
+        $of = [
+            'lesson_id' => $lesson->id, 'learner_id' => $given['learner'], 'model' => $given['model'],
+            'name' => $given['name'],
+        ];
+        // What was read before lessons could have several bodies gives way to what is read now.
+        Reading::query()->where(['model' => ''] + $of)->delete();
         if (trim((string) $given['value']) === '') {
             Reading::query()->where($of)->delete();
 

@@ -8,7 +8,7 @@ use Cathedra\Core\Sequence\Form\Solid;
 use OpenApi\Attributes as OA;
 
 /** Predicted sizes of a form that is not flat, and what the learners read. mm; volumes in the units of the lead. */
-#[OA\Schema(required: ['model', 'side_mm', 'side', 'predicted', 'solid', 'volume', 'readings'])]
+#[OA\Schema(required: ['model', 'title', 'side_mm', 'side', 'predicted', 'solid', 'volume', 'readings'])]
 final readonly class MeasureData
 {
     /**
@@ -18,10 +18,8 @@ final readonly class MeasureData
      *     why: string}>  $readings
      */
     public function __construct(
-        #[
-            OA\Property(description: 'title of the model that is measured: the first of the lesson that is not flat'),
-        ]
-        public string $model,
+        #[OA\Property(description: 'library name of the model that is measured')] public string $model,
+        #[OA\Property] public string $title,
         #[OA\Property] public float $side_mm,
         #[OA\Property(description: 'for reading')] public string $side,
         #[

@@ -16,7 +16,7 @@ use Cathedra\Core\Rules\Unit;
 use Cathedra\Core\Sequence\Form\Solid;
 use Illuminate\Database\Eloquent\Collection;
 
-/** Predicted sizes of a lesson's box or pyramid beside what its learners read off their rulers. */
+/** Predicted sizes of a lesson's boxes and pyramids beside what its learners read off their rulers. */
 final readonly class Measures
 {
     public function __construct(
@@ -26,28 +26,51 @@ final readonly class Measures
     ) {
     }
 
-    public function of(Lesson $lesson): MeasureData
+    /** @return list<MeasureData> every body of the lesson that is measured; none where all models lie flat */
+    public function of(Lesson $lesson): array
     {
         $lesson->loadMissing(['chosen', 'models', 'group.learners']);
         $programme = LoadedProgramme::of($lesson, $this->shelf);
-        $measured =
-            array_values(
-                array_filter($programme->items, static fn (ProgrammeItem $i): bool => $i->facts->measures !== []),
-            )[0] ?? $programme->items[0];
-        $model = $measured->facts;
+        $bodies = array_values(
+            array_filter($programme->items, static fn (ProgrammeItem $i): bool => $i->facts->measures !== []),
+        );
+        /** @var Collection<int, Reading> $kept */
+        $kept = Reading::query()->where('lesson_id', $lesson->id)->get();
+        $of = static fn (ProgrammeItem $body): array => array_values($kept->filter(
+            static fn (Reading $r): bool => ($r->model === '' ? $bodies[0]->slug : $r->model) === $body->slug,
+        )->all());
+
+        return array_map(
+            fn (ProgrammeItem $body): MeasureData => $this->body(
+                $lesson,
+                $body,
+                $this->side($lesson, $body, $body === $programme->items[0]),
+                $of($body),
+            ),
+            $bodies,
+        );
+    }
+
+    /** @return float mm; shorter side of the sheet that a body is folded from: as it was used, else as it is planned */
+    private function side(Lesson $lesson, ProgrammeItem $body, bool $isFirst): float
+    {
         $stock = $lesson->papers()[0] ?? null;
-        $side =
-            $lesson->used_paper['sides'][$measured->slug] ??
-            (($measured === $programme->items[0] ? $lesson->used_paper['side_mm'] ?? null : null) ??
-                ($measured->side ??
-                    ($stock === null
-                        ? 150.0
-                        : min($stock->width_mm, $stock->height_mm) -
-                            2 * ($model->ratio === 1.0 ? $stock->trim_mm : 0.0))));
+        $used = $lesson->used_paper['sides'][$body->slug] ?? ($isFirst ? $lesson->used_paper['side_mm'] ?? null : null);
+
+        return (float) ($used ?? $body->side ?? ($stock === null
+            ? 150.0
+            : min($stock->width_mm, $stock->height_mm) - 2 * ($body->facts->ratio === 1.0 ? $stock->trim_mm : 0.0)));
+    }
+
+    /** @param  list<Reading>  $kept */
+    private function body(Lesson $lesson, ProgrammeItem $item, float $side, array $kept): MeasureData
+    {
+        $model = $item->facts;
+        $stock = $lesson->papers()[0] ?? null;
         $words = $this->files->words();
         $predicted = [];
         $solid = Solid::tryFrom((string) $model->solid);
-        $lengths = $this->lengths($measured, $side, $stock);
+        $lengths = $this->lengths($item, $side, $stock);
         foreach ($solid?->lengths() ?? array_keys($lengths) as $name) {
             $predicted[$name] = [
                 'name' => $name,
@@ -60,8 +83,6 @@ final readonly class Measures
             ];
         }
         $stack = (2 * ($stock->grammage ?? 80)) / 800;
-        /** @var Collection<int, Reading> $kept */
-        $kept = Reading::query()->where('lesson_id', $lesson->id)->get();
         $readings = [];
         foreach ($kept as $reading) {
             if (isset($predicted[$reading->name])) {
@@ -78,7 +99,8 @@ final readonly class Measures
         }
 
         return new MeasureData(
-            model: $model->title,
+            model: $item->slug,
+            title: $model->title,
             side_mm: $side,
             side: $this->measure->say($side),
             predicted: array_values($predicted),

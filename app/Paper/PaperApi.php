@@ -35,7 +35,7 @@ use App\Support\Api\Removes;
         query: ['until?' => 'string'],
     ),
 ]
-#[Reads('/lessons/{lesson}/measures', 'measures', 'predicted empty: the model is flat', '#MeasureData')]
+#[Reads('/lessons/{lesson}/measures', 'measures', 'every body of the lesson; none: all models lie flat', '#MeasureData[]')]
 #[
     Changes(
         '/lessons/{lesson}/readings',
@@ -43,6 +43,7 @@ use App\Support\Api\Removes;
         'kept',
         takes: [
             'learner' => 'integer',
+            'model' => 'string',
             'name' => 'string',
             'value' => 'string',
             'unit' => ['mm', 'cm', 'in'],

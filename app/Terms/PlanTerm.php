@@ -10,6 +10,7 @@ use App\Models\Group;
 use App\Models\Lesson;
 use App\Pacing\GroupKnows;
 use App\Pacing\ModelMinutes;
+use App\Pacing\UsualPolicies;
 use App\Shelf\ModelFacts;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
@@ -27,6 +28,7 @@ final readonly class PlanTerm
         private NextFor $next,
         private LibraryFiles $files,
         private SaveLesson $save,
+        private UsualPolicies $usual,
     ) {
     }
 
@@ -84,7 +86,7 @@ final readonly class PlanTerm
                     continue;
                 }
                 $made[] = ($this->save)(
-                    Lesson::blank($group->organisation_id),
+                    $this->usual->lesson($group->organisation_id),
                     [
                         'group_id' => $group->id,
                         'starts_at' => CarbonImmutable::parse($one['starts_at']),

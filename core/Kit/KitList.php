@@ -26,6 +26,7 @@ final readonly class KitList
      * @param  'scissors'|'trimmer'|'tear'  $method
      * @param  list<Material>  $materials
      * @param  int  $prepared  steps of the first model that are folded before
+     * @param  list<'fresh'|'step-cards'|'table-cards'|'card'|'pencil'>  $brings  what the way of teaching asks for
      */
     public function __construct(
         private LessonPaper $paper,
@@ -36,6 +37,7 @@ final readonly class KitList
         private string $method,
         private array $materials,
         private int $prepared = 0,
+        private array $brings = [],
     ) {
     }
 
@@ -85,6 +87,15 @@ final readonly class KitList
         }
         if ($this->scissors() > 0) {
             $add('scissors', ['n' => $this->scissors(), 'share' => self::SHARE_SCISSORS]);
+        }
+        foreach ($this->brings as $what) {
+            $add("bring-$what", [
+                'n' => match ($what) {
+                    'fresh' => $this->fresh(),
+                    'table-cards' => $this->tables(),
+                    default => $this->learners,
+                },
+            ]);
         }
         foreach ($this->materials as $material) {
             $add('material', [
@@ -150,6 +161,12 @@ final readonly class KitList
     public function tables(): int
     {
         return (int) ceil($this->learners / max(1, $this->seats));
+    }
+
+    /** Squares that are folded while those made in the lesson are put aside: one a learner and square piece. */
+    private function fresh(): int
+    {
+        return $this->learners * count(array_filter($this->paper->pieces, static fn (array $p): bool => ! $p['uncut']));
     }
 
     /** Pairs of scissors in all, table by table, since no pair is at two tables. */

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Cathedra\Core\Lesson;
 
+use Cathedra\Core\Rules\Bounds;
+
 /** What a lesson teaches: models in a row, steps numbered through from 1. */
 final readonly class Programme
 {
     /** Models in one lesson at most; one slot of 90 minutes holds no more. */
-    public const MAX_MODELS = 5;
+    public const MAX_MODELS = Bounds::MAX_MODELS;
 
     /** How often one model is folded in a lesson: slowly, and once more, faster. Its steps are counted once. */
     public const MOST_TIMES = 2;

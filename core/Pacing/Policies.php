@@ -118,6 +118,26 @@ final readonly class Policies
     }
 
     /**
+     * What has to be laid out or prepared for what is chosen: cards or pencils to crease or draw with, printed steps for
+     * each or for each table, squares to fold instead of those that are made.
+     *
+     * @param  bool  $makeSquares  the learners make their squares themselves
+     * @return list<'fresh'|'step-cards'|'table-cards'|'card'|'pencil'> in the order of preparing it
+     */
+    public function brings(bool $makeSquares): array
+    {
+        $is = $this->chosen;
+
+        return array_keys(array_filter([
+            'fresh' => $makeSquares && $this->takesFreshSquares(),
+            'step-cards' => $this->isSelfPaced(),
+            'table-cards' => $is['pace'] === 'ahead' && ! $this->isSelfPaced(),
+            'card' => $is['crease_with'] === 'card',
+            'pencil' => $is['crease_with'] === 'pencil' || ($makeSquares && $is['cut_line'] === 'pencil'),
+        ]));
+    }
+
+    /**
      * Steps of a model whose creases were made with the square, and count.
      *
      * @param  list<int>  $diagonals  the steps that crease the first and the second diagonal (Diagonal::of)

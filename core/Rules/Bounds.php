@@ -39,6 +39,9 @@ final class Bounds
     /** Seconds of one's own for a step. */
     public const STEP_SECONDS = '1,3600';
 
+    /** One after the other in a lesson. */
+    public const MAX_MODELS = 5;
+
     /** Lessons of a term. */
     public const MAX_LESSONS = 20;
 
@@ -82,6 +85,7 @@ final class Bounds
             'minutes' => self::range(self::MINUTES),
             'years' => self::range(self::YEARS),
             'step_seconds' => self::range(self::STEP_SECONDS),
+            'models' => ['least' => 1.0, 'most' => (float) self::MAX_MODELS],
             'lessons' => ['least' => 1.0, 'most' => (float) self::MAX_LESSONS],
             'learners' => ['least' => 0.0, 'most' => (float) self::MAX_LEARNERS],
             'papers' => ['least' => 0.0, 'most' => (float) self::MAX_PAPERS],

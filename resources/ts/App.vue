@@ -7,11 +7,15 @@ import { useRoute, useRouter } from 'vue-router'
 import { answer, client, Problem } from './api/client'
 import { useMe } from './api/groups'
 import BinNote from './bin/BinNote.vue'
+import PersonMenu from './account/PersonMenu.vue'
 import AskDialog from './parts/AskDialog.vue'
 import { ask } from './parts/asking'
 import ShortcutHelp from './parts/ShortcutHelp.vue'
+import PlacePages from './parts/PlacePages.vue'
+import { places } from './parts/places'
 import { typing } from './parts/typing'
 import { holdsUnsaved } from './parts/unsaved'
+import { endDrafts } from './parts/drafts'
 import { forgetWhatWasKept, keepOnlyFor } from './offline'
 import { useOutbox } from './teaching/outbox/outbox'
 
@@ -23,25 +27,19 @@ const me = useMe()
 const help = ref(false)
 
 const bare = computed(() => route.meta['bare'] === true || route.meta['open'] === true)
-const places = [
-  { name: 'home', key: 'l' },
-  { name: 'shelf', key: 's' },
-  { name: 'folds', key: 'f' },
-  { name: 'cupboard', key: 'c' },
-  { name: 'groups', key: 'g' },
-] as const
-
 watch([() => me.error.value, () => route.name], ([error]) => {
   if (error instanceof Problem && error.status === 401 && route.name !== undefined && route.name !== 'sign-in') {
     void router.replace({ name: 'sign-in', query: { to: route.fullPath } })
   }
 })
 
+/** What lies open over the page has keys of its own. */
+const inDialog = () => document.querySelector('.v-overlay--active') !== null
 onKeyStroke((event) => {
   if (typing(event) || route.meta['open'] === true) return
   if (event.key === '?') help.value = !help.value
   const place = holdsUnsaved() ? undefined : places.find((p) => p.key === event.key)
-  if (place && route.name !== 'teach') void router.push({ name: place.name })
+  if (place && !bare.value && !inDialog()) void router.push({ name: place.to })
 })
 
 /** What was done in front of a class is sent from wherever one is, for whoever is signed in. */
@@ -71,6 +69,7 @@ async function signOut() {
   }
   await answer(client.POST('/api/sign-out'))
   await outbox.belongTo('')
+  endDrafts()
   await forgetWhatWasKept()
   cache.clear()
   window.location.assign('/sign-in')
@@ -83,20 +82,21 @@ async function signOut() {
     <header v-if="!bare" class="bar no-print">
       <RouterLink class="mark" :to="{ name: 'home' }">Cathedra</RouterLink>
       <nav :aria-label="t('app.places')">
-        <RouterLink v-for="place in places" :key="place.name" :to="{ name: place.name }">
+        <RouterLink
+          v-for="place in places"
+          :key="place.name"
+          :to="{ name: place.to }"
+          :class="{ here: route.meta['place'] === place.name }"
+          :aria-current="route.meta['place'] === place.name ? 'true' : undefined">
           {{ t(`places.${place.name}`) }} <kbd class="key" aria-hidden="true">{{ place.key.toUpperCase() }}</kbd>
         </RouterLink>
       </nav>
       <span v-if="outbox.stalled.value && outbox.waiting.value.length > 0" class="who warn" role="status">{{
         t('app.queue', outbox.waiting.value.length)
       }}</span>
-      <RouterLink class="who" :to="{ name: 'account' }">{{ me.data.value?.organisation }}</RouterLink>
-      <RouterLink class="out" :to="{ name: 'bin' }">{{ t('bin.title') }}</RouterLink>
-      <button class="out keys" type="button" @click="help = true">
-        {{ t('app.keys') }} <kbd class="key" aria-hidden="true">?</kbd>
-      </button>
-      <button class="out" type="button" @click="signOut">{{ t('app.signOut') }}</button>
+      <PersonMenu class="person" @help="help = true" @out="signOut" />
     </header>
+    <PlacePages v-if="!bare" />
     <main id="main" tabindex="-1">
       <RouterView />
     </main>
@@ -114,21 +114,22 @@ async function signOut() {
 .mark { font-family: var(--head); font-weight: 800; font-size: 1.25rem; color: var(--ink); text-decoration: none; }
 nav { display: flex; gap: 20px; flex-wrap: wrap; }
 nav a { color: var(--ink-2); text-decoration: none; font-weight: 650; padding: 8px 0; }
-nav a.router-link-active { color: var(--ink); box-shadow: inset 0 -3px var(--tide); }
+nav a.here { color: var(--ink); box-shadow: inset 0 -3px var(--tide); }
 .who { margin-left: auto; color: var(--ink-2); font-weight: 650; }
-.who { text-decoration-thickness: 1px; }
-.out { color: var(--ink-2); padding: 8px 0; text-decoration: underline; }
+.person { margin-left: auto; }
+.who + .person { margin-left: 0; }
 .skip { position: absolute; left: -999px; }
 .skip:focus { left: 8px; top: 8px; background: var(--paper); padding: 8px; z-index: 9; }
 main:focus { outline: none; }
 @media (max-width: 960px) {
   .bar { gap: 12px; }
   nav { gap: 16px; }
-  .bar .key, .keys { display: none; } /* tablets have no keys to press */
+  .bar .key { display: none; } /* tablets have no keys to press */
 }
 @media (max-width: 700px) {
-  .bar { gap: 2px 16px; padding: 8px 16px 4px; }
-  nav { gap: 2px 14px; }
-  .who { margin-left: 0; }
+  .bar { gap: 0 16px; padding: 6px 16px 0; }
+  .mark { flex: 1; }
+  nav { gap: 2px 18px; order: 3; flex-basis: 100%; }
+  .who { order: 2; margin: 0; }
 }
 </style>

@@ -1,3 +1,4 @@
+import { DRAFT } from './parts/drafts'
 import type { LogEvent } from './teaching/log/log'
 
 /** What this device keeps so that the stage opens again without a network; see public/sw.js. */
@@ -11,7 +12,8 @@ export function keepForOffline(): void {
 
 /** Nothing of a class stays on a device that somebody has signed out of, but what still waits to be sent. */
 export async function forgetWhatWasKept(): Promise<void> {
-  for (const key of Object.keys(localStorage)) if (key.startsWith(LOG)) localStorage.removeItem(key)
+  for (const key of Object.keys(localStorage))
+    if (key.startsWith(LOG) || key.startsWith(DRAFT)) localStorage.removeItem(key)
   if ('caches' in window) await caches.delete('cathedra-data')
 }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Chrome\ChromeDriver;
 use Facebook\WebDriver\Chrome\ChromeDriverService;
 use Facebook\WebDriver\Chrome\ChromeOptions;
@@ -22,6 +23,9 @@ final class Browser
     private const PATIENCE = 25;
 
     private string $profile;
+
+    /** @var array<string, string> what the device asks for */
+    private array $media = [];
 
     private function __construct(public readonly ChromeDriver $driver, private readonly string $base, string $profile)
     {
@@ -195,6 +199,17 @@ final class Browser
         $this->driver->executeCustomCommand('/session/:sessionId/chromium/network_conditions', 'POST', [
             'network_conditions' => $of,
         ]);
+    }
+
+    /** What the device asks for: "prefers-reduced-motion" => "reduce", "prefers-color-scheme" => "dark", ... */
+    public function media(string $feature, string $value): void
+    {
+        $this->media[$feature] = $value;
+        (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setEmulatedMedia', ['features' => array_map(
+            static fn (string $name, string $is): array => ['name' => $name, 'value' => $is],
+            array_keys($this->media),
+            array_values($this->media),
+        )]);
     }
 
     public function shot(string $file): void

@@ -47,6 +47,23 @@ abstract class BrowserTestCase extends TestCase
         $b->click('Begin the lesson', 'button')->saying('1 ', 'h1');
     }
 
+    /** What lies behind one's name. */
+    protected function signOut(): void
+    {
+        $this->browser->find('.person button')->click();
+        $this->browser->click('Sign out', 'div');
+    }
+
+    /** Ticks a model where a lesson is chosen. */
+    protected function pick(string $model): void
+    {
+        $this->browser->find(".tile input[value='$model']")->click();
+        $this->browser->until(
+            fn (): bool => count($this->all(".tile.picked input[value='$model']")) === 1,
+            'the model is chosen',
+        );
+    }
+
     protected function seat(int $place): \Facebook\WebDriver\Remote\RemoteWebElement
     {
         return $this->browser->find("[data-seat='$place']");

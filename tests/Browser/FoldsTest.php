@@ -13,7 +13,7 @@ final class FoldsTest extends BrowserTestCase
     {
         $b = $this->browser;
         $this->signIn();
-        $b->press('f')->waitForPath('#^/shelf/folds$#');
+        $b->press('m')->click('Named folds', 'a')->waitForPath('#^/models/folds$#');
         $b->click('Harbour Juniors', 'option')->saying('Harbour Juniors', 'h1');
         $alone = $this->standing('petal')['alone'];
         $b->click('Petal fold', 'a')->waitForPath('#/folds/petal$#');
@@ -29,14 +29,14 @@ final class FoldsTest extends BrowserTestCase
             $b->saying($head, 'h2');
         }
         $b->saying('Turn each side crease over with a nail, then lift again.');
-        $b->click('Crane', 'a')->waitForPath('#^/shelf/crane$#');
+        $b->click('Crane', 'a')->waitForPath('#^/models/crane$#');
 
-        $b->visit('/shelf/folds/valley')->saying('One crease, two sides', 'h2');
+        $b->visit('/models/folds/valley')->saying('One crease, two sides', 'h2');
         self::assertCount(2, $this->all('.sides svg'));
         $b->click('Family morning', 'option');
         $b->saying('Family morning', '*[@class="say"]');
-        $b->visit('/shelf/folds/mountain')->saying('Family morning', '*[@class="say"]'); // asked once, kept
-        $b->visit('/shelf/folds/origami')->saying('There is nothing here');
+        $b->visit('/models/folds/mountain')->saying('Family morning', '*[@class="say"]'); // asked once, kept
+        $b->visit('/models/folds/origami')->saying('There is nothing here');
     }
 
     public function testTheStageSaysTheSameLines(): void

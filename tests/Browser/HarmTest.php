@@ -17,10 +17,10 @@ final class HarmTest extends BrowserTestCase
         $b = $this->browser;
         $this->signIn();
         $b->click('Plan a lesson', 'a')->waitForPath('#^/lessons/new$#');
-        $b->until(fn (): bool => count($this->all('.model.chosen')) === 1, 'a model is chosen');
-        $b->until(fn (): bool => count($this->all('.model .over')) > 0, 'something takes longer than the slot');
-        $b->click('Shelf', 'a')->waitForPath('#^/shelf$#');
-        $b->click('Flapping bird', 'h2')->waitForPath('#^/shelf/flapping-bird$#');
+        $this->pick('dog-face');
+        $b->until(fn (): bool => count($this->all('.tile .warn')) > 0, 'something takes longer than the slot');
+        $b->click('Models', 'a')->waitForPath('#^/models$#');
+        $b->click('Flapping bird', 'h2')->waitForPath('#^/models/flapping-bird$#');
         $b->find('.ways label.chosen');
         self::assertGreaterThan(3, $this->readable('.ways label.chosen'));
         $b->click('Print the steps', 'a')->waitForPath('#/handout$#');
@@ -85,7 +85,7 @@ final class HarmTest extends BrowserTestCase
     {
         $b = $this->browser;
         $this->signIn();
-        $b->click('Shelf', 'a')->waitForPath('#^/shelf$#');
+        $b->click('Models', 'a')->waitForPath('#^/models$#');
         $b->until(fn (): bool => count($this->all('.tile')) > 30, 'the shelf is there');
         $b->until(fn (): bool => $this->focused() === 'H1', 'the heading has the focus');
         $b->driver->executeScript('window.scrollTo(0, 900)');
@@ -100,11 +100,11 @@ final class HarmTest extends BrowserTestCase
             ) === true,
         ))[0];
         $tile->click();
-        $b->waitForPath('#^/shelf/[a-z-]+$#')->find('.steps');
+        $b->waitForPath('#^/models/[a-z-]+$#')->find('.steps');
         $b->until(fn (): bool => $this->scrolled() === 0, 'the model opens at its top');
         $b->until(fn (): bool => $this->focused() === 'H1', 'its heading has the focus');
         $b->driver->navigate()->back();
-        $b->waitForPath('#^/shelf$#');
+        $b->waitForPath('#^/models$#');
         $b->until(fn (): bool => abs($this->scrolled() - $at) < 5, 'back is where it was left');
     }
 
@@ -113,7 +113,7 @@ final class HarmTest extends BrowserTestCase
     {
         $b = $this->browser;
         $this->signIn();
-        $b->visit('/shelf/flapping-bird')->saying('You can choose how to teach', 'h2');
+        $b->visit('/models/flapping-bird')->saying('You can choose how to teach', 'h2');
         $asked = (array) $b->driver->executeScript(
             'return performance.getEntriesByType("resource").map(e => e.name).filter(n => n.includes("/ways"))',
         );
@@ -153,7 +153,7 @@ final class HarmTest extends BrowserTestCase
         $b = $this->browser;
         $this->signIn();
         $b->visit('/lessons/new')->saying('A new lesson', 'h1');
-        $b->until(fn (): bool => count($this->all('.model.chosen')) === 1, 'a model is chosen');
+        $this->pick('dog-face');
         $b->fill('Start', '16:00')->fill('Ends at', '15:00');
         $b->click('Plan this lesson', 'button');
         $said = $b->saying('The slot ends before it starts');
@@ -164,32 +164,58 @@ final class HarmTest extends BrowserTestCase
         self::assertSame('time', $b->driver->switchTo()->activeElement()->getAttribute('type'), 'with the focus in it');
     }
 
-    public function testWhatIsTypedIsNotLostByALetterOrALink(): void
+    public function testWhatIsTypedIsNotLostByALetterALinkOrAClosedTab(): void
     {
         $b = $this->browser;
         $this->signIn();
-        $forms = ['/groups' => 'Name of the group', '/cupboard' => 'Name', '/lessons/new' => 'Other adults helping'];
+        $stands = fn (): bool => $b->driver->executeScript(
+            'return [...document.querySelectorAll("form input")].some(i => i.value === "3")',
+        ) === true;
+        $forms = ['/groups' => 'Name of the group', '/paper' => 'Name', '/lessons/new' => 'Other adults helping'];
         foreach ($forms as $at => $label) {
             $b->visit($at)->find('form');
-            $at === '/lessons/new' && $b->until(fn (): bool => count($this->all('.model.chosen')) === 1, 'chosen');
-            $b->fill($label, '3');
+            $at === '/lessons/new' && $this->pick('dog-face');
+            $b->fill($label, '3')->saying('Kept on this device until you save', 'p');
             $b->driver->executeScript('document.activeElement.blur()');
-            $b->press('s');
+            $b->press('m');
             usleep(300_000);
             self::assertSame($at, $b->path(), 'no letter leads away');
-            $b->find("nav a[href='/shelf/folds']")->click();
-            $b->saying('What you typed is not saved', 'h2');
-            $b->click('Stay here', 'button');
-            self::assertSame($at, $b->path());
-            self::assertSame('3', $b->driver->executeScript(
-                'return [...document.querySelectorAll("form input")].find(i => i.value === "3")?.value',
-            ), 'it stands there still');
-            $b->find("nav a[href='/shelf/folds']")->click();
-            $b->click('Leave without saving', 'button')->waitForPath('#^/shelf/folds$#');
+            $b->find("nav a[href='/models']")->click();
+            $b->waitForPath('#^/models$#'); // nothing is asked: it is kept
+            $b->driver->navigate()->back();
+            $b->saying('and did not save it', 'p');
+            self::assertFalse($stands(), 'it is offered, not put there unasked');
+            $b->click('Use it', 'button')->until($stands, 'it stands there again');
+            $tabs = $b->driver->getWindowHandles();
+            $b->driver->switchTo()->newWindow();
+            $other = $b->driver->getWindowHandle();
+            $b->driver->switchTo()->window($tabs[0])->close();
+            $b->driver->switchTo()->window($other);
+            $b->visit($at)->saying('and did not save it', 'p');
+            $b->click('Discard', 'button');
+            $b->visit($at)->find('form');
+            usleep(500_000);
+            self::assertSame([], $this->all('.draft'), 'what was discarded is not offered again');
         }
+    }
+
+    public function testADraftGoesWithASaveAndWithSigningOut(): void
+    {
+        $b = $this->browser;
+        $this->signIn();
         $b->visit('/groups')->find('form');
-        $b->find("nav a[href='/shelf/folds']")->click();
-        $b->waitForPath('#^/shelf/folds$#'); // nothing typed, nothing asked
+        $b->fill('Name of the group', 'Zander class')->fill('Given names', "Ada\nBram")
+            ->saying('Kept on this device until you save', 'p');
+        $kept = fn (): int => (int) $b->driver->executeScript(
+            'return Object.keys(localStorage).filter((key) => key.startsWith("draft-")).length',
+        );
+        $b->until(fn (): bool => $kept() === 1, 'kept');
+        $b->click('Save', 'button')->saying('Zander class', 'h2');
+        $b->until(fn (): bool => $kept() === 0, 'saved: nothing is left on the device');
+        $b->fill('Name of the group', 'Never saved')->until(fn (): bool => $kept() === 1, 'kept again');
+        $this->signOut();
+        $b->waitForPath('#^/sign-in$#');
+        self::assertSame(0, $kept(), 'children\'s names do not stay behind');
     }
 
     public function testALessonWithoutTapsAsksAndKeepsWhatIsSaid(): void

@@ -9,6 +9,39 @@ use Facebook\WebDriver\WebDriverKeys;
 /** Steps in motion: on the stage by keys, on the model's page, on a fold's page. */
 final class MotionTest extends BrowserTestCase
 {
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->browser->media('prefers-reduced-motion', 'no-preference');
+    }
+
+    /** Where the device asks for less motion, nothing moves: four moments stand side by side. */
+    public function testWithLessMotionFourMomentsStandSideBySide(): void
+    {
+        $b = $this->browser;
+        $b->media('prefers-reduced-motion', 'reduce');
+        $lesson = $this->lesson(['Ada'], 'crane');
+        $this->post("/api/lessons/$lesson/events", 'moved', ['step' => 10]);
+        $b->visit("/lessons/$lesson/teach")->saying('10 Petal fold', 'h1');
+        $b->click('Show four moments', 'button');
+        $b->until(fn (): bool => count($this->all('.stills img')) === 4, 'four moments');
+        $stills = fn (): array => (array) $b->driver->executeScript(
+            'return [...document.querySelectorAll(".stills img")].map((i) => i.naturalWidth > 50 ? i.src : "")',
+        );
+        $four = $stills();
+        self::assertCount(4, array_unique($four), 'each another moment');
+        self::assertNotContains('', $four);
+        self::assertSame(0, $this->changes(), 'and nothing moves');
+        $b->press('v')->saying('Front view', 'button');
+        $b->until(fn (): bool => $stills() !== $four && count($stills()) === 4, 'all four from behind');
+        $b->press('p');
+        $b->until(fn (): bool => $this->all('.stills') === [], 'P takes them away again');
+        $b->press('p');
+        $b->until(fn (): bool => count($this->all('.stills img')) === 4, 'and brings them back');
+        $b->press(WebDriverKeys::ARROW_RIGHT)->saying('11 Repeat', 'h1');
+        self::assertSame([], $this->all('.stills'), 'the next step begins with its picture');
+    }
+
     public function testAStepIsPlayedStoppedTurnedAndLeft(): void
     {
         $b = $this->browser;
@@ -87,7 +120,7 @@ final class MotionTest extends BrowserTestCase
         self::assertSame([], $this->all('.over'), 'it closes with the step');
         $b->saying('common mistake', 'button');
         $b->press('x')->saying('Done on one side only.', 'b');
-        $b->visit('/shelf/helmet')->saying('Helmet', 'h1');
+        $b->visit('/models/helmet')->saying('Helmet', 'h1');
         $b->driver->executeScript('const d = document.querySelector("#step-4 details"); d.open = true;');
         $b->saying('One layer too many was taken.', 'b');
         $b->saying('Seen in one of your lessons.', 'span');
@@ -97,7 +130,7 @@ final class MotionTest extends BrowserTestCase
     {
         $b = $this->browser;
         $this->signIn();
-        $b->visit('/shelf/cat')->saying('Cat', 'h1');
+        $b->visit('/models/cat')->saying('Cat', 'h1');
         $buttons = static fn (int $n): string => "document.querySelectorAll('.move')[$n].click()";
         $b->driver->executeScript($buttons(0));
         $b->until(fn (): bool => $this->all('.sheet canvas') !== [], 'the first step does not move');
@@ -108,7 +141,7 @@ final class MotionTest extends BrowserTestCase
         $b->until(fn (): bool => $this->all('.sheet canvas') === [], 'a still is never a wrong motion');
         self::assertStringContainsString('before and after', $b->find('figcaption')->getText());
         $b->click('Close', 'button');
-        $b->visit('/shelf/folds/petal')->saying('Petal fold', 'h1');
+        $b->visit('/models/folds/petal')->saying('Petal fold', 'h1');
         $b->click('See it move', 'button');
         $b->until(fn (): bool => $this->all('.sheet canvas') !== [] && $this->percent() > 0, 'the fold does not move');
     }

@@ -181,7 +181,7 @@ final class PlannerTest extends BrowserTestCase
     {
         $b = $this->browser;
         $this->signIn();
-        $b->visit('/learned')->saying('Timings from your lessons', 'h1');
+        $b->visit('/lessons/timings')->saying('Timings from your lessons', 'h1');
         $said = $b->saying('marks of', 'p')->getText();
         self::assertMatchesRegularExpression('/^From \d{3,} marks of 12 lessons/', $said);
         $petal = fn (): string => $b->saying('Petal fold', 'tr')->getText();

@@ -78,7 +78,7 @@ final class PrintTest extends BrowserTestCase
         foreach ($said as $words) {
             self::assertStringContainsString($words, $text);
         }
-        foreach (['Sign out', 'Print this page', 'Paper', 'Back to the plan'] as $screen) {
+        foreach (['Marta', 'Print this page', 'All lessons', 'Back to the plan'] as $screen) {
             self::assertStringNotContainsString($screen, $text, 'what belongs to the screen stays there');
         }
         foreach ($pdf->darkestAtTheEdge(3.0) as $i => $dot) {
@@ -109,7 +109,7 @@ final class PrintTest extends BrowserTestCase
     public function testTheStepsOfAModel(string $size, string $paper, int $pages, array $page): void
     {
         $this->signIn();
-        $this->browser->visit('/shelf/crane/handout')->find('.leaf');
+        $this->browser->visit('/models/crane/handout')->find('.leaf');
         $this->choose($size, $paper);
         self::assertSame([], $this->browser->driver->executeScript(self::CUT), 'fields that are cut');
         $pdf = Pdf::of($this->browser->driver);
@@ -120,7 +120,7 @@ final class PrintTest extends BrowserTestCase
         }
         self::assertStringContainsString('coloured side up', $pdf->text(1));
         self::assertMatchesRegularExpression("~1 ?/ ?$pages\$~", $pdf->text(1));
-        foreach (['Sign out', 'Print this page', 'Shelf'] as $screen) {
+        foreach (['Marta', 'Print this page', 'All models'] as $screen) {
             self::assertStringNotContainsString($screen, $text, 'what belongs to the screen stays there');
         }
         foreach ($pdf->darkestAtTheEdge(3.0) as $i => $dot) {
@@ -133,7 +133,7 @@ final class PrintTest extends BrowserTestCase
     {
         $b = $this->browser;
         $this->signIn();
-        $b->visit('/shelf/windmill/decorate')->saying('where the flat sheet ends up', 'h1');
+        $b->visit('/models/windmill/decorate')->saying('where the flat sheet ends up', 'h1');
         $pdf = Pdf::of($b->driver);
         self::assertCount(2, $pdf->pages());
         self::assertStringContainsString('coloured side of the sheet', $pdf->text(1));
@@ -153,7 +153,7 @@ final class PrintTest extends BrowserTestCase
     {
         $b = $this->browser;
         $this->signIn();
-        $b->visit('/shelf/windmill/decorate')->saying('Press a place', 'p');
+        $b->visit('/models/windmill/decorate')->saying('Press a place', 'p');
         $press = 'const s = document.querySelectorAll(".box svg")[arguments[0]]; const r = s.getBoundingClientRect();'
             .'const side = Math.min(r.width, r.height);'
             .'s.dispatchEvent(new MouseEvent("click", {clientX: r.left + r.width / 2 + side * arguments[1],'
@@ -196,7 +196,7 @@ final class PrintTest extends BrowserTestCase
     public function testTheCardsOfTheFolds(): void
     {
         $this->signIn();
-        $this->browser->visit('/shelf/folds/petal')->click('Card to print', 'a');
+        $this->browser->visit('/models/folds/petal')->click('Card to print', 'a');
         $this->browser->find('.leaf');
         $this->choose('2', 'letter');
         $pdf = Pdf::of($this->browser->driver);
@@ -204,12 +204,12 @@ final class PrintTest extends BrowserTestCase
         foreach (['Petal fold', 'Hold', 'Press', 'Stop', 'Arched like a boat', 'Two layers came up.'] as $words) {
             self::assertStringContainsString($words, $pdf->text());
         }
-        $this->browser->visit('/shelf/folds/cards/all')->find('.leaf');
+        $this->browser->visit('/models/folds/cards/all')->find('.leaf');
         foreach (['1', '2', '4', 'large'] as $size) {
             $this->choose($size, 'a4');
             self::assertSame([], $this->browser->driver->executeScript(self::CUT), "cards that are cut, $size a leaf");
         }
-        $this->browser->visit('/shelf/folds/cards/origami')->saying('No fold is called origami');
+        $this->browser->visit('/models/folds/cards/origami')->saying('No fold is called origami');
     }
 
     private function choose(string $size, string $paper): void

@@ -175,7 +175,8 @@ final class TeachingTest extends BrowserTestCase
         $this->seat(1)->click();
         $this->seatsDone(1);
         $b->click('More', 'button')->click('Back to plan', 'a')->waitForPath('#/plan$#');
-        $b->click('Sign out', 'button')->saying('1 marks have not reached the server', 'h2');
+        $this->signOut();
+        $b->saying('1 marks have not reached the server', 'h2');
         $b->click('Stay and send them', 'button');
         $this->line();
         $this->settled();
@@ -196,18 +197,18 @@ final class TeachingTest extends BrowserTestCase
         foreach (
             [
                 '/',
-                '/shelf',
-                '/shelf/crane',
-                '/shelf/folds',
-                '/shelf/folds/valley',
-                '/cupboard',
-                '/cupboard/bench',
-                '/cupboard/ahead',
+                '/models',
+                '/models/crane',
+                '/models/folds',
+                '/models/folds/valley',
+                '/paper',
+                '/paper/bench',
+                '/paper/ahead',
                 '/groups',
                 '/groups/1',
                 '/bin',
                 '/account',
-                '/patterns',
+                '/models/patterns',
                 '/lessons/new',
                 '/lessons/2/choose',
                 '/lessons/2/paper',

@@ -17,7 +17,8 @@ final class WalkTest extends BrowserTestCase
         $this->signIn();
         $this->stocked('A4', 16);
         $b->click('Plan a lesson', 'a')->waitForPath('#^/lessons/new$#');
-        $b->saying('Dog face', 'b')->click();
+        $this->pick('dog-face');
+        $b->saying('to spare', 'p');
         $b->click('Plan this lesson', 'button')->waitForPath('#^/lessons/\d+/paper$#');
         $lesson = explode('/', $b->path())[2];
         $b->saying('sheets of', 'h1');
@@ -63,11 +64,9 @@ final class WalkTest extends BrowserTestCase
         $b->find('.start');
         $this->tabTo("a[href='/lessons/new']");
         $b->press($enter)->waitForPath('#^/lessons/new$#');
-        $b->until(fn (): bool => count($this->all('.model.chosen')) === 1, 'no model is chosen beforehand');
-        $this->tabTo('.model input');
-        for ($i = 0; $i < 40 && $this->all(".model.chosen input[value='drinking-cup']") === []; $i++) {
-            $b->press(WebDriverKeys::ARROW_DOWN);
-        }
+        $b->until(fn (): bool => count($this->all('.tile')) > 0, 'the shelf stands there');
+        $this->tabTo('input[type=search]');
+        $b->press('drinking cup', $enter)->saying('Fits:', 'p'); // Enter takes what stands first
         $this->tabTo('button[type=submit]');
         $b->press($enter)->waitForPath('#^/lessons/\d+/paper$#');
         $lesson = explode('/', $b->path())[2];
@@ -121,7 +120,7 @@ final class WalkTest extends BrowserTestCase
     {
         $b = $this->browser;
         $this->signIn();
-        $b->visit('/shelf')->saying('What can they fold', 'h1');
+        $b->visit('/models')->saying('What can they fold', 'h1');
         $b->until(fn (): bool => count($this->all('.tile')) >= 31, 'the whole library stands on the shelf');
         $high = $b->driver->executeScript('return document.documentElement.scrollHeight');
         self::assertLessThan(2600, $high, 'a dense board: it is looked over, not scrolled through');
@@ -131,7 +130,7 @@ final class WalkTest extends BrowserTestCase
                 && $this->all('.tile h2')[0]->getText() === 'Boat with two sails',
             'found by name',
         );
-        $b->visit('/shelf')->find('.tile');
+        $b->visit('/models')->find('.tile');
         self::assertCount(1, $this->all('.tile'), 'what was asked is kept over a reload');
         $b->find('input[type=search]')->sendKeys(str_repeat(WebDriverKeys::BACKSPACE, 10));
         $this->choose('Occasion', 'thanks');
@@ -144,7 +143,7 @@ final class WalkTest extends BrowserTestCase
         );
         $this->choose('Group', '1');
         $b->until(fn (): bool => count($this->all('.tile.aside .warn')) > 0, 'what takes too long says so');
-        $b->click('Flapping bird', 'h2')->waitForPath('#^/shelf/flapping-bird$#');
+        $b->click('Flapping bird', 'h2')->waitForPath('#^/models/flapping-bird$#');
         $b->saying('Hard moments', 'h2');
         $steps = count($this->all('.steps > li'));
         $b->saying('You can choose how to teach', 'h2');
@@ -152,7 +151,7 @@ final class WalkTest extends BrowserTestCase
         $b->until(fn (): bool => count($this->all('.steps > li')) === $steps + 4, 'the other way has four steps more');
         $b->click('Plan a lesson with it', 'a')->waitForPath('#^/lessons/new$#');
         $b->until(
-            fn (): bool => count($this->all(".model.chosen input[value='flapping-bird']")) === 1,
+            fn (): bool => count($this->all(".tile.picked input[value='flapping-bird']")) === 1,
             'the model is chosen',
         );
         $b->click('Plan this lesson', 'button')->waitForPath('#^/lessons/\d+/paper$#');
@@ -168,7 +167,7 @@ final class WalkTest extends BrowserTestCase
     {
         $b = $this->browser;
         $this->signIn();
-        $b->visit('/patterns')->saying('Nothing has been brought yet', 'p');
+        $b->visit('/models/patterns')->saying('Nothing has been brought yet', 'p');
         $b->driver
             ->findElement(WebDriverBy::cssSelector('input[type=file]'))
             ->sendKeys(dirname(__DIR__).'/fixtures/bird-base.fold');
@@ -198,7 +197,7 @@ final class WalkTest extends BrowserTestCase
         $b->fill('Name of the group', 'Pier class')->fill('Given names', "Ola\nPer\n<b>x</b>")->click('Save', 'button');
         $b->saying('Line 3: Names are plain text');
         $b->fill('Given names', "Ola\nPer")->click('Save', 'button')->saying('Pier class', 'h2');
-        $b->visit('/cupboard')->saying('The cupboard is empty', 'h1');
+        $b->visit('/paper')->saying('The cupboard is empty', 'h1');
         $b->fill('Name', 'A4')
             ->fill('Width', '0')
             ->fill('Height', '297')
@@ -206,8 +205,10 @@ final class WalkTest extends BrowserTestCase
             ->saying('between 10 and 2000 mm');
         $b->fill('Width', '210')->click('Save', 'button')->saying('gives a square of 210 mm');
         $b->visit('/lessons/new')->saying('A new lesson', 'h1');
-        $b->until(fn (): bool => count($this->all('.model.chosen')) === 1, 'no model is chosen beforehand');
         $b->saying('Pier class, 2', 'span');
+        $b->click('Plan this lesson', 'button')->saying('Choose a model.', 'p');
+        self::assertSame('/lessons/new', $b->path(), 'without a model there is no lesson');
+        $this->pick('dog-face');
         $b->click('Plan this lesson', 'button')->waitForPath('#/paper$#');
         self::assertStringContainsString('one square of 210 mm', $b->saying('4 sheets of A4', 'h1')->getText());
         self::assertNotSame([], $this->all('svg.drawing'), 'the cutting plan is drawn');
@@ -234,8 +235,8 @@ final class WalkTest extends BrowserTestCase
             throw new \RuntimeException('No account was made.');
         $b = $this->browser;
         $this->signIn($m[1], $m[2]);
-        $b->visit('/cupboard/bench')->saying('The cupboard is empty', 'p');
-        $b->click('Cupboard', 'a')->waitForPath('#^/cupboard$#');
+        $b->visit('/paper/bench')->saying('The cupboard is empty', 'p');
+        $b->click('Cupboard', 'a')->waitForPath('#^/paper$#');
         $b->saying('The cupboard is empty', 'h1');
         $b->fill('Name', 'Letter')
             ->fill('Width', '8 1/2 in')
@@ -249,7 +250,7 @@ final class WalkTest extends BrowserTestCase
             ->fill('Sheets', '2')
             ->click('Save', 'button')
             ->saying('400 × 530 mm');
-        $b->click('Cut squares of any size', 'b')->waitForPath('#^/cupboard/bench$#');
+        $b->click('Cut squares', 'a')->waitForPath('#^/paper/bench$#');
         $b->saying('Letter', 'b')->click();
         $b->fill('How many', '12')
             ->fill('Side', '5000')
@@ -266,7 +267,7 @@ final class WalkTest extends BrowserTestCase
         $b->click('Print this page', 'button');
         self::assertSame('printed', $b->driver->getTitle());
         $b->fill('How many', '200')->click('Plan the cutting', 'button')->saying('are missing', 'p');
-        $b->visit('/cupboard/ahead')->saying('No lesson ahead has paper chosen', 'h1');
+        $b->visit('/paper/ahead')->saying('No lesson ahead has paper chosen', 'h1');
     }
 
     public function testTheBenchByKeyboardAlone(): void
@@ -275,9 +276,9 @@ final class WalkTest extends BrowserTestCase
         $enter = WebDriverKeys::ENTER;
         $this->signIn();
         $this->stocked('A4', 16);
-        $b->press('c')->saying('kinds of paper', 'h1');
-        $this->tabTo("a[href='/cupboard/bench']");
-        $b->press($enter)->waitForPath('#^/cupboard/bench$#')->saying('Cut squares of any size', 'h1');
+        $b->press('p')->saying('kinds of paper', 'h1');
+        $this->tabTo("a[href='/paper/bench']");
+        $b->press($enter)->waitForPath('#^/paper/bench$#')->saying('Cut squares of any size', 'h1');
         $wanted = ['A4' => '16', 'Letter' => '3']; // other tests may have taken paper, and so changed the row
         foreach ($this->all('.piles li b') as $i => $name) {
             $pile = '.piles li:nth-child('.($i + 1).')';
@@ -356,18 +357,18 @@ final class WalkTest extends BrowserTestCase
         foreach (
             [
                 '/',
-                '/shelf',
-                '/shelf/crane',
-                '/shelf/crane/handout',
-                '/shelf/crane/decorate',
-                '/shelf/folds',
-                '/shelf/folds/petal',
-                '/shelf/folds/cards/petal',
-                '/patterns',
-                '/cupboard',
-                '/cupboard/models',
-                '/cupboard/bench',
-                '/cupboard/ahead',
+                '/models',
+                '/models/crane',
+                '/models/crane/handout',
+                '/models/crane/decorate',
+                '/models/folds',
+                '/models/folds/petal',
+                '/models/folds/cards/petal',
+                '/models/patterns',
+                '/paper',
+                '/paper/models',
+                '/paper/bench',
+                '/paper/ahead',
                 '/groups',
                 '/groups/1',
                 "/lessons/$lesson/choose",

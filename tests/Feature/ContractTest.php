@@ -46,6 +46,7 @@ final class ContractTest extends TestCase
         ) {
             yield $path => [$path, $path];
         }
+        yield 'a lesson thought of' => ['/api/groups/{group}/fit', '/api/groups/{group}/fit?models=crane,helmet'];
         foreach (['crane', 'cat', 'oblong-box', 'square-box'] as $slug) {
             yield "model $slug" => ['/api/models/{model}', "/api/models/$slug"];
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Reading;
+
 final class MeasureTest extends TestCase
 {
     public function testAPyramidIsMeasuredBySideSlopeAndHeightInTheUnitsOfTheLead(): void
@@ -16,7 +18,7 @@ final class MeasureTest extends TestCase
             '/api/lessons',
             $this->lessonInput($group, ['model' => 'pyramid', 'side_mm' => 152.4]),
         )->json('card.id');
-        $measures = $this->getJson("/api/lessons/$id/measures")->assertOk()->json();
+        $measures = $this->getJson("/api/lessons/$id/measures")->assertOk()->json('0');
         self::assertSame('triangular-pyramid', $measures['solid']);
         self::assertSame(['width', 'slope', 'height'], array_column($measures['predicted'], 'name'));
         self::assertStringStartsWith('Slope: up a side face', $measures['predicted'][1]['title']);
@@ -26,13 +28,14 @@ final class MeasureTest extends TestCase
         self::assertSame(['value' => 12.7, 'unit' => 'in³', 'off' => 2.3], $measures['volume']);
         $this->putJson("/api/lessons/$id/readings", [
             'learner' => $group->learners[0]->id,
+            'model' => 'pyramid',
             'name' => 'slope',
             'value' => '3',
             'unit' => 'in',
         ])->assertNoContent();
         self::assertStringContainsString(
             'As predicted',
-            $this->getJson("/api/lessons/$id/measures")->json('readings.0.why'),
+            $this->getJson("/api/lessons/$id/measures")->json('0.readings.0.why'),
         );
     }
 
@@ -51,7 +54,7 @@ final class MeasureTest extends TestCase
         // From A4, the floor is half the sheet each way: 148.5 * 105 * 52.5 mm, 818.6 ml.
         $measures = $this->getJson("/api/lessons/$id/measures")
             ->assertOk()
-            ->json();
+            ->json('0');
         self::assertEqualsWithDelta([148.5, 105.0, 52.5], array_column($measures['predicted'], 'mm'), 0.051);
         self::assertSame('box', $measures['solid']);
         self::assertEqualsWithDelta(818.6, $measures['volume']['value'], 0.2);
@@ -65,13 +68,14 @@ final class MeasureTest extends TestCase
             '/api/lessons',
             $this->lessonInput($group, ['model' => 'oblong-box', 'stock_id' => $letter->id]),
         )->json();
-        $found = $this->getJson("/api/lessons/{$other['card']['id']}/measures")->json();
+        $found = $this->getJson("/api/lessons/{$other['card']['id']}/measures")->json('0');
         self::assertEqualsWithDelta([139.7, 107.95, 53.975], array_column($found['predicted'], 'mm'), 0.051);
         self::assertEqualsWithDelta(139.7 * 107.95 * 53.975 / 1000, $found['volume']['value'], 0.2);
         self::assertStringContainsString('139.7 × 107.9', $other['paper']['models'][0]['finished']);
         [$ada, $bram] = $group->learners->pluck('id')->all();
         $read = fn (int $learner, string $value, string $unit = 'mm') => $this->putJson("/api/lessons/$id/readings", [
             'learner' => $learner,
+            'model' => 'oblong-box',
             'name' => 'depth',
             'value' => $value,
             'unit' => $unit,
@@ -80,7 +84,7 @@ final class MeasureTest extends TestCase
         $read($bram, '4 1/8', 'in')->assertNoContent();
         $of = fn (int $learner): array => array_values(
             array_filter(
-                $this->getJson("/api/lessons/$id/measures")->json('readings'),
+                $this->getJson("/api/lessons/$id/measures")->json('0.readings'),
                 static fn (array $r): bool => $r['learner'] === $learner,
             ),
         )[0] ?? [];
@@ -102,9 +106,40 @@ final class MeasureTest extends TestCase
                 '/api/lessons/'.
                     $this->postJson('/api/lessons', $this->lessonInput($group))->json('card.id').
                     '/measures',
-            )->json('predicted'),
+            )->json(),
             'a cup lies flat',
         );
+    }
+
+    /** Each body of a lesson has its own sizes and its own readings; what was read before there were several stays. */
+    public function testEveryBodyOfALessonIsMeasured(): void
+    {
+        $lead = $this->lead();
+        $group = $this->group($lead);
+        $this->actingAs($lead);
+        $id = $this->postJson('/api/lessons', $this->lessonInput($group, [
+            'models' => [
+                ['model' => 'dog-face'],
+                ['model' => 'square-box', 'side_mm' => 120],
+                ['model' => 'square-pyramid', 'side_mm' => 200],
+            ],
+        ]))->assertCreated()->json('card.id');
+        $bodies = fn (): array => (array) $this->getJson("/api/lessons/$id/measures")->assertOk()->json();
+        self::assertSame(['square-box', 'square-pyramid'], array_column($bodies(), 'model'), 'a dog lies flat');
+        self::assertEquals([120, 200], array_column($bodies(), 'side_mm'));
+        $learner = $group->learners[0]->id;
+        Reading::query()->create(['lesson_id' => $id, 'learner_id' => $learner, 'name' => 'width', 'mm' => 41]);
+        $read = static fn (array $body): array => array_column($body['readings'], 'mm', 'name');
+        self::assertEquals([['width' => 41], []], array_map($read, $bodies()), 'read before: of the first body');
+        $keep = fn (string $model, string $value) => $this->putJson("/api/lessons/$id/readings", [
+            'learner' => $learner, 'model' => $model, 'name' => 'width', 'value' => $value, 'unit' => 'mm',
+        ]);
+        $keep('square-pyramid', '99')->assertNoContent();
+        $keep('square-box', '42')->assertNoContent();
+        self::assertEquals([['width' => 42], ['width' => 99]], array_map($read, $bodies()));
+        $keep('square-box', '')->assertNoContent();
+        self::assertEquals([[], ['width' => 99]], array_map($read, $bodies()), 'taken back, and nothing older returns');
+        $keep('crane', '9')->assertStatus(422)->assertJsonPath('errors.0.pointer', '/model');
     }
 
     public function testADiagonalTellsASquare(): void

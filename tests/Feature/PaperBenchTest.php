@@ -103,7 +103,7 @@ final class PaperBenchTest extends TestCase
         [, $stock, $id] = $this->planned('dog-face', 30, ['side_mm' => 100, 'further' => [['model' => 'square-box']]]);
         $before = $this->getJson("/api/lessons/$id/measures")
             ->assertOk()
-            ->assertJsonPath('side_mm', 210)
+            ->assertJsonPath('0.side_mm', 210)
             ->json();
         $this->endLesson($id);
         $this->putJson("/api/stocks/{$stock->id}", [

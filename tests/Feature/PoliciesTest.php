@@ -133,19 +133,124 @@ final class PoliciesTest extends TestCase
         );
     }
 
-    public function testWhatCutsAgainstTheWishIsSaid(): void
+    /** Each contradiction is said, and each of its ways out ends it. */
+    public function testWhatContradictsItselfIsSaidWithWaysOut(): void
     {
         $none = ['cutting' => 'none'];
-        self::assertNull($this->made(['policies' => $none])['setting']['policies']['against']);
-        self::assertStringContainsString(
-            'Let them be torn',
-            $this->made(['policies' => $none, 'square_in_lesson' => true])['setting']['policies']['against'],
+        $against = fn (array $lesson): array => $lesson['setting']['policies']['against'];
+        self::assertSame([], $against($this->made(['policies' => $none])));
+        $cases = [
+            ['yet nothing may be cut', 3, ['policies' => $none, 'square_in_lesson' => true]],
+            ['Pyramid is cut with scissors', 1, ['policies' => ['cutting' => 'square'], 'model' => 'pyramid']],
+            ['Steps 1 to 2 are folded before the lesson', 3, ['prepared' => 2, 'square_in_lesson' => true]],
+            ['yet all wait for the last one', 2, ['policies' => ['show' => 'cards', 'pace' => 'everybody']]],
+        ];
+        foreach ($cases as [$says, $ways, $changes]) {
+            $lesson = $this->made($changes);
+            [$one] = $against($lesson);
+            self::assertStringContainsString($says, $one['text']);
+            self::assertCount($ways, $one['ways'], $says);
+            foreach ($one['ways'] as $way) {
+                $chosen = array_column($lesson['setting']['policies']['list'], 'chosen', 'key');
+                $change = $way['change'];
+                $input = $this->lessonInput($this->group, [
+                    ...$changes,
+                    ...$change,
+                    'policies' => [...$chosen, ...$change['policies'] ?? []],
+                ]);
+                $after = $this->putJson("/api/lessons/{$lesson['card']['id']}", $input)->assertOk()->json();
+                self::assertSame([], $against($after), "$says: {$way['title']}");
+            }
+        }
+        $fresh = $this->made(['prepared' => 2, 'square_in_lesson' => true, 'policies' => ['squaring' => 'fresh']]);
+        self::assertSame([], $against($fresh), 'prepared squares are folded, those of the lesson are put aside');
+    }
+
+    /** What is chosen has to be laid out: it stands on the list of what to prepare, and can be ticked there. */
+    public function testWhatIsChosenIsPrepared(): void
+    {
+        $this->group = $this->group($this->lead = $this->lead(), ['Ada', 'Bram', 'Cleo', 'Dov', 'Edda']);
+        $this->group->update(['table_size' => 2]);
+        $stock = $this->lead->organisation->stocks()
+            ->create(['name' => 'A4', 'width_mm' => 210, 'height_mm' => 297, 'count' => 90]);
+        $list = function (array $changes) use ($stock): array {
+            $lesson = (array) $this->actingAs($this->lead)->postJson('/api/lessons', $this->lessonInput($this->group, [
+                'stock_id' => $stock->id, ...$changes,
+            ]))->assertCreated()->json();
+            $entries = array_filter(
+                $lesson['paper']['list'],
+                static fn (array $e): bool => str_starts_with($e['key'], 'bring-'),
+            );
+
+            return array_column($entries, 'text', 'key');
+        };
+        self::assertSame([], $list([]));
+        self::assertSame(
+            ['bring-step-cards-1' => 'Print the steps 5 times, one set for each learner.',
+                'bring-card-1' => 'Lay out 5 rulers or stiff cards to crease with, one each.'],
+            $list(['policies' => ['crease_with' => 'card', 'show' => 'cards', 'pace' => 'ahead']]),
         );
-        $pyramid = $this->made(['policies' => ['cutting' => 'square'], 'model' => 'pyramid']);
-        self::assertStringContainsString(
-            'Pyramid is cut with scissors',
-            (string) $pyramid['setting']['policies']['against'],
+        self::assertSame(
+            ['bring-table-cards-1' => 'Print the steps 3 times, one set for each table.',
+                'bring-pencil-1' => 'Lay out 5 pencils, one each.'],
+            $list(['policies' => ['crease_with' => 'pencil', 'pace' => 'ahead']]),
         );
+        self::assertSame(
+            [],
+            $list(['policies' => ['cut_line' => 'pencil', 'squaring' => 'fresh']]),
+            'nobody makes a square in the lesson',
+        );
+        $making = ['square_in_lesson' => true, 'policies' => ['cut_line' => 'pencil', 'squaring' => 'fresh']];
+        self::assertSame(
+            ['bring-fresh-1' => 'Cut 5 squares beforehand: they are folded, and those made in the lesson are put aside.',
+                'bring-pencil-1' => 'Lay out 5 pencils, one each.'],
+            $list($making),
+        );
+    }
+
+    /** New lessons begin as this lead teaches, else as this place does; what a lesson has chosen stays its own. */
+    public function testWhatIsUsualIsOfTheLeadElseOfThePlace(): void
+    {
+        $this->group = $this->group($this->lead = $this->lead());
+        $this->actingAs($this->lead);
+        $made = fn (): array => (array) $this->postJson('/api/lessons', $this->lessonInput($this->group))
+            ->assertCreated()->json();
+        $of = static fn (array $lesson, string $what): array => array_column(
+            array_filter(
+                $lesson['setting']['policies']['list'],
+                static fn (array $one): bool => in_array($one['key'], ['show', 'quick'], true),
+            ),
+            $what,
+            'key',
+        );
+        $first = $made();
+        self::assertSame(['show' => 'along', 'quick' => 'help'], $of($first, 'chosen'));
+
+        $this->putJson('/api/usual-policies', ['policies' => ['show' => 'twice'], 'for' => 'place'])->assertNoContent();
+        self::assertSame(['show' => 'twice', 'quick' => 'help'], $of($made(), 'chosen'));
+        $again = (array) $this->getJson("/api/lessons/{$first['card']['id']}")->assertOk()->json();
+        self::assertSame(['show' => 'along', 'quick' => 'help'], $of($again, 'chosen'), 'a planned one stays');
+        self::assertSame(['show' => 'twice', 'quick' => 'help'], $of($again, 'usual'), 'and differs now');
+
+        $this->putJson('/api/usual-policies', [
+            'policies' => ['show' => 'silent', 'quick' => 'again'], 'for' => 'me',
+        ])->assertNoContent();
+        self::assertSame(['show' => 'silent', 'quick' => 'again'], $of($made(), 'chosen'));
+
+        $other = $this->lead->organisation;
+        $colleague = \App\Models\User::query()->create([
+            'organisation_id' => $other->id, 'name' => 'Ivo', 'email' => uniqid('ivo').'@gullwick.example',
+            'password' => 'fold-the-corner',
+        ]);
+        $this->actingAs($colleague);
+        self::assertSame(['show' => 'twice', 'quick' => 'help'], $of($made(), 'chosen'), 'a colleague has the place\'s');
+
+        $this->actingAs($this->lead)->putJson('/api/usual-policies', ['policies' => null, 'for' => 'place']);
+        self::assertSame(['show' => 'along', 'quick' => 'help'], $of($made(), 'chosen'), 'as most do again');
+        foreach ([[['show' => 'thrice'], 'me', '/policies'], ['x', 'me', '/policies'], [null, 'all', '/for']] as $bad) {
+            $this->putJson('/api/usual-policies', ['policies' => $bad[0], 'for' => $bad[1]])
+                ->assertStatus(422)->assertJsonPath('errors.0.pointer', $bad[2]);
+        }
     }
 
     /** @return iterable<string, array{array<string, mixed>, string, string}> */

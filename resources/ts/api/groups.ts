@@ -1,4 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { refDebounced } from '@vueuse/core'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import { answer, client, type GroupInput } from './client'
 import { saveVersioned } from './saving'
@@ -38,6 +39,28 @@ export function useTimes(group: MaybeRefOrGetter<number | null>, minutes: MaybeR
         }),
       ),
     enabled: computed(() => toValue(group) !== null),
+    placeholderData: (before) => before,
+  })
+}
+
+/** How a lesson with these models, one after the other, would go; asked again as it is chosen. */
+export function useLessonFit(
+  wanted: MaybeRefOrGetter<{ group: number | null; models: string[]; minutes: number; helpers: number }>,
+) {
+  const settled = refDebounced(computed(() => toValue(wanted)), 250)
+  const isFair = ({ group, models, minutes, helpers }: typeof settled.value) =>
+    group !== null && models.length > 0 && minutes >= 5 && Number.isInteger(helpers) && helpers >= 0
+  return useQuery({
+    queryKey: ['lesson-fit', settled],
+    queryFn: () => {
+      const { group, models, minutes, helpers } = settled.value
+      return answer(
+        client.GET('/api/groups/{group}/fit', {
+          params: { path: { group: group ?? 0 }, query: { models: models.join(','), minutes, helpers } },
+        }),
+      )
+    },
+    enabled: computed(() => isFair(settled.value)),
     placeholderData: (before) => before,
   })
 }

@@ -1,10 +1,28 @@
-import { useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useInfiniteQuery, useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import { answer, client, type LessonData, type LessonInput } from './client'
 import { mannerOf } from './manner'
 import { KeptTheirs, saveVersioned } from './saving'
 
 export const useHome = () => useQuery({ queryKey: ['home'], queryFn: () => answer(client.GET('/api/home')) })
+
+export interface LessonSearch {
+  /** both, where it is left out */
+  when?: 'coming' | 'past'
+  group?: number
+  words?: string
+}
+
+/** Lessons in pages, as far as they were asked for. */
+export const useAllLessons = (search: MaybeRefOrGetter<LessonSearch>) =>
+  useInfiniteQuery({
+    queryKey: ['lessons', computed(() => toValue(search))],
+    queryFn: ({ pageParam }) =>
+      answer(client.GET('/api/lessons', { params: { query: { ...toValue(search), page: pageParam } } })),
+    initialPageParam: 1,
+    getNextPageParam: ({ page, pages }) => (page < pages ? page + 1 : undefined),
+    placeholderData: (before) => before,
+  })
 
 /** Rehearsed anew whenever the lesson is saved. */
 export function useForecast(lesson: MaybeRefOrGetter<LessonData>) {

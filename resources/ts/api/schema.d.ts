@@ -212,6 +212,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/groups/{group}/fit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lessonFit"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/groups/{group}/paper": {
         parameters: {
             query?: never;
@@ -430,6 +446,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["makeTerm"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/usual-policies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["keepUsualPolicies"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1424,6 +1456,7 @@ export interface components {
                 key: string;
                 title: string;
                 chosen: string;
+                usual: string;
                 options: {
                     key: string;
                     title: string;
@@ -1437,8 +1470,22 @@ export interface components {
             says: string[];
             /** @description steps whose creases were made with the square and count */
             creases_there: number[];
-            /** @description what of the lesson cuts although that is not wanted, and what would do */
-            against: string | null;
+            /** @description what contradicts itself, each with changes that would do */
+            against: {
+                text: string;
+                ways: {
+                    title: string;
+                    change: {
+                        policies?: {
+                            [key: string]: string;
+                        };
+                        square_in_lesson?: boolean;
+                        prepared?: number;
+                        /** @enum {string} */
+                        method?: "scissors" | "trimmer" | "tear";
+                    };
+                }[];
+            }[];
         };
         RestData: {
             /** @description number of the event of the log that it was made from */
@@ -1525,8 +1572,9 @@ export interface components {
         };
         /** @description Predicted sizes of a form that is not flat, and what the learners read. mm; volumes in the units of the lead. */
         MeasureData: {
-            /** @description title of the model that is measured: the first of the lesson that is not flat */
+            /** @description library name of the model that is measured */
             model: string;
+            title: string;
             /** Format: float */
             side_mm: number;
             /** @description for reading */
@@ -2691,6 +2739,32 @@ export interface operations {
             };
         };
     };
+    lessonFit: {
+        parameters: {
+            query: {
+                models: string;
+                minutes?: number;
+                helpers?: number;
+            };
+            header?: never;
+            path: {
+                group: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description how a lesson with these models, one after the other, would go with this group, by its lead's usual ways */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ModelFit"];
+                };
+            };
+        };
+    };
     paperTable: {
         parameters: {
             query?: never;
@@ -2807,6 +2881,9 @@ export interface operations {
         parameters: {
             query?: {
                 page?: number;
+                when?: "coming" | "past";
+                group?: number;
+                words?: string;
             };
             header?: never;
             path?: never;
@@ -2814,7 +2891,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description newest first */
+            /** @description newest first; those to come from the next one on */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -2824,6 +2901,7 @@ export interface operations {
                         lessons: components["schemas"]["LessonCard"][];
                         page: number;
                         pages: number;
+                        count: number;
                     };
                 };
             };
@@ -3142,6 +3220,34 @@ export interface operations {
             };
         };
     };
+    keepUsualPolicies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    policies: {
+                        [key: string]: string;
+                    } | null;
+                    /** @enum {string} */
+                    for: "me" | "place";
+                };
+            };
+        };
+        responses: {
+            /** @description kept: lessons made from now on begin with them */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     learned: {
         parameters: {
             query?: never;
@@ -3408,13 +3514,13 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description predicted empty: the model is flat */
+            /** @description every body of the lesson; none: all models lie flat */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MeasureData"];
+                    "application/json": components["schemas"]["MeasureData"][];
                 };
             };
         };
@@ -3432,6 +3538,7 @@ export interface operations {
             content: {
                 "application/json": {
                     learner: number;
+                    model: string;
                     name: string;
                     value: string;
                     /** @enum {string} */

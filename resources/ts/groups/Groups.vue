@@ -5,6 +5,7 @@ import { client, type GroupData, Problem } from '../api/client'
 import { useGroups, useMe, useSaveGroup } from '../api/groups'
 import { useRemoving } from '../bin/useRemoving'
 import AskState from '../parts/AskState.vue'
+import DraftNote from '../parts/DraftNote.vue'
 import LearnerList, { type Entry } from './LearnerList.vue'
 import { useBounds } from '../parts/bounds'
 import { showFirstFault } from '../parts/firstFault'
@@ -19,7 +20,11 @@ const editing = ref<GroupData | null>(null)
 const title = ref<HTMLHeadingElement | null>(null)
 const blank = () => ({ name: '', age: 'junior', helpers: '0', table: '4', learners: [] as Entry[], names: '' })
 const form = ref(blank())
-const unsaved = useUnsaved(() => JSON.stringify(form.value))
+const unsaved = useUnsaved(
+  () => `group-${editing.value ? `${editing.value.id}-${editing.value.version}` : 'new'}`,
+  () => JSON.stringify(form.value),
+  (text) => { form.value = JSON.parse(text) as ReturnType<typeof blank> },
+)
 const sheet = useTemplateRef<HTMLFormElement>('sheet')
 /** Begins the form anew. */
 function clear() {
@@ -77,8 +82,10 @@ async function submit() {
     learners: [...form.value.learners, ...more.map((name) => ({ id: null, name }))],
     ...(editing.value ? { version: editing.value.version } : {}),
   }
-  if (await save.mutateAsync({ ...(editing.value ? { id: editing.value.id } : {}), body }).catch(() => null)) clear()
-  else await showFirstFault(sheet.value)
+  if (await save.mutateAsync({ ...(editing.value ? { id: editing.value.id } : {}), body }).catch(() => null)) {
+    unsaved.done()
+    clear()
+  } else await showFirstFault(sheet.value)
 }
 
 async function stopEditing() {
@@ -120,6 +127,7 @@ async function remove(group: GroupData) {
     </section>
     <form ref="sheet" class="sheet stack" novalidate @submit.prevent="submit">
       <h2 ref="title" tabindex="-1">{{ editing ? t('groups.changing', { name: editing.name }) : t('groups.add') }}</h2>
+      <DraftNote :unsaved="unsaved" />
       <v-text-field v-model="form.name" :label="t('groups.name')" :error-messages="fields['name']" />
       <v-select
         v-model="form.age"

@@ -2,30 +2,30 @@
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
-import { type LessonData, Problem } from '../api/client'
+import { type LessonCard, Problem } from '../api/client'
 import { useGroups } from '../api/groups'
 import { useCopyLesson } from '../api/lessons'
 import { later } from '../parts/clock'
 
 /** The same lesson for another class, or another day: a group, a day, a time. */
-const props = defineProps<{ lesson: LessonData }>()
+const props = defineProps<{ card: LessonCard }>()
 const open = defineModel<boolean>({ required: true })
 const { t } = useI18n()
 const router = useRouter()
 const groups = useGroups()
 const copy = useCopyLesson()
 const WEEK = 7 * 24 * 60
-const start = later(props.lesson.card.starts_at, WEEK)
+const start = later(props.card.starts_at, WEEK)
 /** Another group where there is one: the same lesson again is rare. */
-const other = computed(() => groups.data.value?.find((one) => one.id !== props.lesson.card.group_id))
+const other = computed(() => groups.data.value?.find((one) => one.id !== props.card.group_id))
 const group = ref<number | null>(null)
-const chosen = computed(() => group.value ?? other.value?.id ?? props.lesson.card.group_id)
+const chosen = computed(() => group.value ?? other.value?.id ?? props.card.group_id)
 const day = ref(start.slice(0, 10))
 const from = ref(start.slice(11))
 const errors = computed(() => (copy.error.value instanceof Problem ? copy.error.value.fields : {}))
 async function make() {
   const body = { group_id: chosen.value, starts_at: `${day.value}T${from.value}` }
-  const made = await copy.mutateAsync({ id: props.lesson.card.id, body }).catch(() => null)
+  const made = await copy.mutateAsync({ id: props.card.id, body }).catch(() => null)
   if (!made) return
   open.value = false
   await router.push({ name: 'plan', params: { id: made.card.id } })
@@ -35,7 +35,7 @@ async function make() {
 <template>
   <v-dialog v-model="open" max-width="520">
     <form class="sheet stack" novalidate @submit.prevent="make">
-      <h2>{{ t('copy.title', { model: lesson.card.model_title }) }}</h2>
+      <h2>{{ t('copy.title', { model: card.model_title }) }}</h2>
       <p class="quiet">{{ t('copy.says') }}</p>
       <v-select
         :model-value="chosen"

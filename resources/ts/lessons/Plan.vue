@@ -139,7 +139,7 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
           t('teaching.link')
         }}</RouterLink>
         <button type="button" class="link" @click="copying = true">{{ t('copy.link') }}</button>
-        <CopyLesson v-if="copying" v-model="copying" :lesson="lesson" />
+        <CopyLesson v-if="copying" v-model="copying" :card="lesson.card" />
         <a :href="`/api/lessons/${lesson.card.id}/calendar.ics`" download>{{ t('plan.calendar') }}</a>
         <a :href="`/api/groups/${lesson.card.group_id}/calendar.ics`" download>{{ t('plan.calendarAll') }}</a>
       </div>
@@ -187,7 +187,7 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
           @click="odd.mutate({ lesson: odd.variables.value.lesson, odd: false })">
           {{ t('plan.takeIn') }}
         </button>
-        <RouterLink :to="{ name: 'learned' }">{{ t('learned.link') }}</RouterLink>
+        <RouterLink :to="{ name: 'learned' }">{{ t('pages.learned') }}</RouterLink>
         <span v-if="odd.error.value" class="warn" role="alert">{{ odd.error.value.message }}</span>
       </p>
     </section>

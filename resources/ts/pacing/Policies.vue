@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { LessonData, LessonInput } from '../api/client'
+import { answer, client, type LessonData, type LessonInput } from '../api/client'
+import { useMe } from '../api/groups'
 import { modelsOf } from '../lessons/input'
 
 /**
@@ -17,12 +19,10 @@ const why = (list: (typeof policies.value.list)[number]) =>
   list.options.find((option) => option.key === list.chosen)?.why ?? ''
 
 const open = ref(false)
-/** The first option of each policy is the usual one. */
+/** What is chosen otherwise than this lead, or else this place, usually does. */
+const unusual = computed(() => policies.value.list.filter((one) => one.chosen !== one.usual))
 const differs = computed(() => [
-  ...policies.value.list.flatMap((one) => {
-    const chosen = one.options.find((option) => option.key === one.chosen)
-    return chosen && chosen.key !== one.options[0]?.key ? [chosen.title] : []
-  }),
+  ...unusual.value.flatMap((one) => one.options.find((option) => option.key === one.chosen)?.title ?? []),
   ...(props.lesson.setting.decorate === 'none' ? [] : [
     t('plan.decorated', { when: t(`plan.decorate_${props.lesson.setting.decorate}`) }),
   ]),
@@ -36,16 +36,34 @@ function again(slug: string, twice: boolean) {
     models: modelsOf(props.lesson).map((one) => (one.model === slug ? { ...one, times: twice ? 2 : 1 } : one)),
   })
 }
-function choose(policy: string, option: string) {
-  const chosen = Object.fromEntries(policies.value.list.map((one) => [one.key, one.chosen]))
-  emit('change', { policies: { ...chosen, [policy]: option } })
+const chosen = computed(() => Object.fromEntries(policies.value.list.map((one) => [one.key, one.chosen])))
+const choose = (policy: string, option: string) =>
+  emit('change', { policies: { ...chosen.value, [policy]: option } })
+/** Does what would end a contradiction. */
+const solve = ({ policies: some, ...rest }: (typeof policies.value.against)[number]['ways'][number]['change']) =>
+  emit('change', { ...rest, ...(some ? { policies: { ...chosen.value, ...some } } : {}) })
+
+const me = useMe()
+const cache = useQueryClient()
+const kept = ref('')
+/** Lessons made from now on begin with what is chosen here. */
+async function keep(whose: 'me' | 'place') {
+  kept.value = ''
+  await answer(client.PUT('/api/usual-policies', { body: { policies: chosen.value, for: whose } }))
+  await cache.invalidateQueries({ queryKey: ['lesson'] })
+  kept.value = t(whose === 'me' ? 'plan.usualKeptMe' : 'plan.usualKeptPlace')
 }
 </script>
 
 <template>
   <section class="sheet policies no-print">
     <h2>{{ t('plan.how') }}</h2>
-    <p v-if="policies.against" class="warn" role="alert">{{ policies.against }}</p>
+    <div v-for="one in closed ? [] : policies.against" :key="one.text" class="caution" role="alert">
+      <p>{{ one.text }}</p>
+      <button v-for="way in one.ways" :key="way.title" type="button" class="link way" @click="solve(way.change)">
+        {{ way.title }}
+      </button>
+    </div>
     <p>
       {{ differs.length === 0 ? t('plan.asUsual') : t('plan.differs', { what: differs.join('; ') }) }}
       <button type="button" class="link" :aria-expanded="open" @click="open = !open">
@@ -94,12 +112,22 @@ function choose(policy: string, option: string) {
         :disabled="closed"
         hide-details
         @update:model-value="(twice) => again(model.slug, twice === true)" />
+      <p v-if="unusual.length" class="usual">
+        {{ t('plan.usualAsk') }}
+        <button type="button" class="link" @click="keep('me')">{{ t('plan.usualMe') }}</button>
+        <button type="button" class="link" @click="keep('place')">
+          {{ t('plan.usualPlace', { place: me.data.value?.organisation ?? '' }) }}
+        </button>
+      </p>
+      <p v-if="kept" class="good" role="status">{{ kept }}</p>
     </template>
   </section>
 </template>
 
 <style scoped>
 .policies { padding: 18px 22px 22px; }
+.way { margin-right: 24px; }
+.usual { margin-top: 10px; display: flex; flex-wrap: wrap; gap: 0 20px; align-items: center; }
 .link { text-decoration: underline; min-height: 44px; font-weight: 650; }
 .grid {
   display: grid; grid-template-columns: repeat(auto-fill, minmax(250px, 1fr)); gap: 16px 20px; margin-top: 12px;

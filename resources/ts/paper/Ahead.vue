@@ -39,7 +39,7 @@ const held = (s: { sheets: number; have: number | null }) =>
     </div>
     <p v-if="ahead.error.value" class="warn" role="alert">{{ ahead.error.value.message }}</p>
     <p v-if="planned.length === 0" class="quiet">
-      {{ t('ahead.noneText') }} <RouterLink :to="{ name: 'home' }">{{ t('places.home') }}</RouterLink>
+      {{ t('ahead.noneText') }} <RouterLink :to="{ name: 'all-lessons' }">{{ t('pages.all-lessons') }}</RouterLink>
     </p>
     <template v-else>
       <p class="answer" :class="missing > 0 ? 'warn' : 'good'">

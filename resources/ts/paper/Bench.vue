@@ -81,7 +81,7 @@ onBeforeUnmount(stop)
         <h1>{{ t('bench.title') }}</h1>
         <p class="quiet">{{ t('bench.sub') }}</p>
         <p v-if="stocks.data.value.length === 0" class="caution">
-          {{ t('bench.empty') }} <RouterLink :to="{ name: 'cupboard' }">{{ t('places.cupboard') }}</RouterLink>
+          {{ t('bench.empty') }} <RouterLink :to="{ name: 'cupboard' }">{{ t('pages.cupboard') }}</RouterLink>
         </p>
       </template>
       <section v-if="stocks.data.value.length" class="no-print stack">

@@ -152,10 +152,6 @@ async function remove(stock: StockData) {
         </li>
       </ul>
       <p class="row links">
-        <RouterLink :to="{ name: 'bench' }"
-          ><b>{{ t('cupboard.bench') }}</b></RouterLink
-        ><RouterLink :to="{ name: 'ahead' }">{{ t('cupboard.ahead') }}</RouterLink
-        ><RouterLink :to="{ name: 'paper-table' }">{{ t('cupboard.table') }}</RouterLink>
         <label class="units"
           >{{ t('cupboard.units') }}
           <select :value="unit" @change="read(($event.target as HTMLSelectElement).value)">

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { answer, client, type LessonData } from '../api/client'
 import { useMeasure } from '../parts/measure'
+import { measuresOf, useMeasures } from './useMeasures'
 
 /**
  * Predicted sizes of a box or pyramid beside what the learners read off their rulers; printed empty it is their
@@ -13,26 +14,22 @@ const props = defineProps<{ lesson: LessonData }>()
 const { t } = useI18n()
 const { unit } = useMeasure()
 const cache = useQueryClient()
-const key = ['measures', props.lesson.card.id]
-const measures = useQuery({
-  queryKey: key,
-  queryFn: () =>
-    answer(client.GET('/api/lessons/{lesson}/measures', { params: { path: { lesson: props.lesson.card.id } } })),
-})
+const measures = useMeasures(props.lesson.card.id)
 const error = ref('')
-const of = (learner: number, name: string) =>
-  measures.data.value?.readings.find((r) => r.learner === learner && r.name === name)
+type Body = NonNullable<typeof measures.data.value>[number]
+const of = (body: Body, learner: number, name: string) =>
+  body.readings.find((r) => r.learner === learner && r.name === name)
 
-async function read(learner: number, name: string, value: string) {
+async function read(model: string, learner: number, name: string, value: string) {
   error.value = ''
   try {
     await answer(
       client.PUT('/api/lessons/{lesson}/readings', {
         params: { path: { lesson: props.lesson.card.id } },
-        body: { learner, name, value, unit: unit.value },
+        body: { learner, model, name, value, unit: unit.value },
       }),
     )
-    await cache.invalidateQueries({ queryKey: key })
+    await cache.invalidateQueries({ queryKey: measuresOf(props.lesson.card.id) })
   } catch (problem) {
     error.value = problem instanceof Error ? problem.message : String(problem)
   }
@@ -40,45 +37,43 @@ async function read(learner: number, name: string, value: string) {
 </script>
 
 <template>
-  <section v-if="measures.data.value && measures.data.value.predicted.length > 0" class="stack">
+  <section v-if="measures.data.value?.length" class="stack">
     <h2>{{ t('measures.title') }}</h2>
-    <p>
-      {{ t('measures.from', { side: measures.data.value.side }) }}
-      <b>{{ measures.data.value.predicted.map((p) => `${p.title} ${p.text}`).join(', ') }}</b><template
-        v-if="measures.data.value.volume"
-        >,
-        {{
-          t('shelf.volume', { n: measures.data.value.volume.value, unit: measures.data.value.volume.unit })
-        }}</template
-      >.
-    </p>
     <p v-if="error" class="warn" role="alert">{{ error }}</p>
-    <div class="sheet scroll">
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">{{ t('measures.who') }}</th>
-            <th v-for="p in measures.data.value.predicted" :key="p.name" scope="col">{{ p.title }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="learner in lesson.group.learners" :key="learner.id">
-            <th scope="row">{{ learner.name }}</th>
-            <td v-for="p in measures.data.value.predicted" :key="p.name">
-              <input
-                :value="of(learner.id, p.name)?.text ?? ''"
-                :aria-label="`${learner.name}, ${p.title}`"
-                :placeholder="unit"
-                @change="read(learner.id, p.name, ($event.target as HTMLInputElement).value)" />
-              <span v-if="of(learner.id, p.name)" class="quiet"
-                >{{ (of(learner.id, p.name)?.difference_mm ?? 0) > 0 ? '+' : ''
-                }}{{ of(learner.id, p.name)?.difference_mm }} mm. {{ of(learner.id, p.name)?.why }}</span
-              >
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <template v-for="body in measures.data.value" :key="body.model">
+      <p>
+        {{ t('measures.from', { title: body.title, side: body.side }) }}
+        <b>{{ body.predicted.map((p) => `${p.title} ${p.text}`).join(', ') }}</b><template v-if="body.volume"
+          >, {{ t('shelf.volume', { n: body.volume.value, unit: body.volume.unit }) }}</template
+        >.
+      </p>
+      <div class="sheet scroll">
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">{{ t('measures.who') }}</th>
+              <th v-for="p in body.predicted" :key="p.name" scope="col">{{ p.title }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="learner in lesson.group.learners" :key="learner.id">
+              <th scope="row">{{ learner.name }}</th>
+              <td v-for="p in body.predicted" :key="p.name">
+                <input
+                  :value="of(body, learner.id, p.name)?.text ?? ''"
+                  :aria-label="`${learner.name}, ${body.title}, ${p.title}`"
+                  :placeholder="unit"
+                  @change="read(body.model, learner.id, p.name, ($event.target as HTMLInputElement).value)" />
+                <span v-if="of(body, learner.id, p.name)" class="quiet"
+                  >{{ (of(body, learner.id, p.name)?.difference_mm ?? 0) > 0 ? '+' : ''
+                  }}{{ of(body, learner.id, p.name)?.difference_mm }} mm. {{ of(body, learner.id, p.name)?.why }}</span
+                >
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+    </template>
   </section>
 </template>
 

@@ -236,7 +236,7 @@ const stockItems = computed(() =>
         <Materials class="beside" :lesson="lesson" />
       </template>
       <p v-if="stocks.data.value?.length === 0" class="caution">
-        {{ t('paper.empty') }} <RouterLink :to="{ name: 'cupboard' }">{{ t('places.cupboard') }}</RouterLink>
+        {{ t('paper.empty') }} <RouterLink :to="{ name: 'cupboard' }">{{ t('pages.cupboard') }}</RouterLink>
       </p>
     </section>
     <form class="sheet stack side no-print" novalidate @submit.prevent="submit">

@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { Problem, type StockData } from '../api/client'
 import { useMe } from '../api/groups'
 import { useSaveStock } from '../api/paper'
+import DraftNote from '../parts/DraftNote.vue'
 import { showFirstFault } from '../parts/firstFault'
 import { keptLength, useMeasure } from '../parts/measure'
 import { useUnsaved } from '../parts/unsaved'
@@ -33,7 +34,11 @@ const blank = {
 const kinds = computed(() => me.data.value?.paper_kinds ?? [])
 const sides = computed(() => me.data.value?.paper_sides ?? [])
 const form = ref({ ...blank })
-const unsaved = useUnsaved(() => JSON.stringify(form.value))
+const unsaved = useUnsaved(
+  () => `stock-${props.stock ? `${props.stock.id}-${props.stock.version}` : 'new'}`,
+  () => JSON.stringify(form.value),
+  (text) => { form.value = JSON.parse(text) as typeof blank },
+)
 const sheet = useTemplateRef<HTMLFormElement>('sheet')
 const errors = computed(() => (save.error.value instanceof Problem ? save.error.value.fields : {}))
 /** Something in the part that is folded away is filled in or refused. */
@@ -107,6 +112,7 @@ async function submit() {
     ...(props.stock === null || f.version === null ? {} : { version: f.version }),
   }
   if (await save.mutateAsync({ ...(props.stock === null ? {} : { id: props.stock.id }), body }).catch(() => null)) {
+    unsaved.done()
     form.value = { ...blank }
     unsaved.settle()
     emit('done')
@@ -119,6 +125,7 @@ async function submit() {
 <template>
   <form ref="sheet" class="sheet stack" novalidate @submit.prevent="submit">
     <h2>{{ stock === null ? t('cupboard.add') : t('cupboard.change') }}</h2>
+    <DraftNote :unsaved="unsaved" />
     <v-select
       :model-value="form.format"
       :label="t('cupboard.format')"

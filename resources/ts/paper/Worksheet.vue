@@ -1,19 +1,22 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
 import { useI18n } from 'vue-i18n'
-import { answer, client, type LessonData } from '../api/client'
+import type { LessonData } from '../api/client'
 import AskState from '../parts/AskState.vue'
 import { useMeasure } from '../parts/measure'
+import { useMeasures } from './useMeasures'
 
 /** A sheet for each learner: measure the finished model, compare it with what the sheet of paper promised, say why. */
 const props = defineProps<{ lesson: LessonData }>()
 const { t } = useI18n()
 const { unit } = useMeasure()
-const measures = useQuery({
-  queryKey: ['measures', props.lesson.card.id],
-  queryFn: () =>
-    answer(client.GET('/api/lessons/{lesson}/measures', { params: { path: { lesson: props.lesson.card.id } } })),
-})
+const measures = useMeasures(props.lesson.card.id)
+type Body = NonNullable<typeof measures.data.value>[number]
+/** A slope and a height that a child may take for one another. */
+const slanted = (body: Body) => {
+  const of = (name: string) => body.predicted.find((p) => p.name === name)?.text
+  const [slope, height] = [of('slope'), of('height')]
+  return slope !== undefined && height !== undefined ? t('worksheet.slant', { slope, height }) : ''
+}
 const print = () => window.print()
 </script>
 
@@ -23,7 +26,7 @@ const print = () => window.print()
     <div class="row no-print">
       <h1>
         {{
-          measures.data.value.predicted.length
+          measures.data.value.length
             ? t('worksheet.sheets', { n: lesson.group.learners.length })
             : t('worksheet.none')
         }}
@@ -31,28 +34,26 @@ const print = () => window.print()
       <RouterLink class="ml-auto" :to="{ name: 'keep', params: { id: lesson.card.id } }">{{
         t('worksheet.back')
       }}</RouterLink>
-      <v-btn v-if="measures.data.value.predicted.length" variant="outlined" @click="print">{{
-        t('paper.print')
-      }}</v-btn>
+      <v-btn v-if="measures.data.value.length" variant="outlined" @click="print">{{ t('paper.print') }}</v-btn>
     </div>
-    <template v-if="measures.data.value.predicted.length">
+    <template v-for="body in measures.data.value" :key="body.model">
       <article v-for="learner in lesson.group.learners" :key="learner.id" class="sheet work">
         <p class="who">
           {{ t('worksheet.name') }} <b>{{ learner.name }}</b>
         </p>
-        <h2>{{ t('worksheet.title', { model: measures.data.value.model }) }}</h2>
-        <p>{{ t('worksheet.from', { side: measures.data.value.side }) }} {{ t('worksheet.measure') }}</p>
+        <h2>{{ t('worksheet.title', { model: body.title.toLowerCase() }) }}</h2>
+        <p>{{ t('worksheet.from', { side: body.side }) }} {{ t(`worksheet.measure_${unit}`) }}</p>
         <table>
           <thead>
             <tr>
-              <th scope="col"></th>
-              <th scope="col">{{ t('worksheet.mine', { model: measures.data.value.model, unit }) }}</th>
+              <td></td>
+              <th scope="col">{{ t('worksheet.mine', { unit }) }}</th>
               <th scope="col">{{ t('worksheet.predicted') }}</th>
               <th scope="col">{{ t('worksheet.difference') }}</th>
             </tr>
           </thead>
           <tbody>
-            <tr v-for="p in measures.data.value.predicted" :key="p.name">
+            <tr v-for="p in body.predicted" :key="p.name">
               <th scope="row">{{ p.title }}</th>
               <td></td>
               <td>{{ p.text }}</td>
@@ -60,9 +61,10 @@ const print = () => window.print()
             </tr>
           </tbody>
         </table>
-        <template v-if="measures.data.value.solid && measures.data.value.volume">
-          <p class="line">{{ t(`worksheet.volume.${measures.data.value.solid}`) }}</p>
-          <p>{{ t('worksheet.off', measures.data.value.volume) }}</p>
+        <p v-if="slanted(body)">{{ slanted(body) }}</p>
+        <template v-if="body.solid && body.volume">
+          <p class="line">{{ t(`worksheet.volume.${body.solid}`) }}</p>
+          <p>{{ t(`worksheet.cubic_${unit}`) }} {{ t('worksheet.off', body.volume) }}</p>
         </template>
         <p class="line">{{ t('worksheet.why') }}</p>
       </article>

@@ -7,6 +7,7 @@ import table from '../../../core/Diagram/styles.json'
 const props = withDefaults(
   defineProps<{
     drawing: Drawing
+    /** what it shows; '' where words beside it say so already */
     title: string
     front?: string
     back?: string
@@ -56,7 +57,7 @@ const paths = computed(() =>
 </script>
 
 <template>
-  <svg :viewBox="box" role="img" :aria-label="title" class="fold" fill="none" stroke-linecap="round">
+  <svg :viewBox="box" :role="title ? 'img' : undefined" :aria-label="title || undefined" :aria-hidden="title ? undefined : true" class="fold" fill="none" stroke-linecap="round">
     <path v-for="(path, i) in paths" :key="i" v-bind="path" />
     <text
       v-for="label in labels"

@@ -5,7 +5,7 @@ import { lettersOff } from './typing'
 const open = defineModel<boolean>({ required: true })
 const { t } = useI18n()
 const keys = [
-  'L', 'S', 'F', 'C', 'G', 'right', 'left', 'R', 'B', 'U', 'A', 'W', 'P', 'O', 'V', 'turn', 'question',
+  'L', 'M', 'P', 'G', 'right', 'left', 'R', 'B', 'U', 'A', 'F', 'W', 'O', 'V', 'turn', 'question',
 ] as const
 </script>
 

@@ -23,14 +23,21 @@ export interface Placed {
   over: number
 }
 
+/** A group and a slot that stand elsewhere on the page. */
+interface Given {
+  group: () => number | null
+  minutes: () => number
+}
+
 /** The shelf, searched: what fits the wishes and the group, and what fits the wishes but not the group. */
-export function useWishes() {
+export function useWishes(given?: Given) {
   const models = useModels()
   const groups = useGroups()
   /** What was wished is kept while the tab is open, so that a look at a model loses nothing. */
-  const wish = useSessionStorage<Wish>('shelf', { ...NOTHING }, { mergeDefaults: true })
-  const group = computed<GroupData | undefined>(() => groups.data.value?.find((g) => g.id === wish.value.group))
-  const slot = useDebounce(computed(() => Number(wish.value.minutes || 0)), 200)
+  const wish = useSessionStorage<Wish>(given ? 'choose' : 'shelf', { ...NOTHING }, { mergeDefaults: true })
+  const group = computed<GroupData | undefined>(() => groups.data.value?.find((g) => g.id === (given ? given.group() : wish.value.group)))
+  const minutes = computed(() => Number((given ? given.minutes() : wish.value.minutes) || 0))
+  const slot = useDebounce(minutes, 200)
   const times = useTimes(() => group.value?.id ?? null, slot)
   const standing = useFoldStanding(() => group.value?.id ?? null)
   const fit = computed(() => new Map((times.data.value ?? []).map((m) => [m.slug, m])))
@@ -44,7 +51,7 @@ export function useWishes() {
         fit: own,
         fresh: group.value && standing.data.value ? newFolds(model, standing.data.value) : null,
         youngest: model.age_from > old ? model.age_from : null,
-        over: Math.max(0, (own?.minutes ?? 0) - Number(wish.value.minutes || 0)),
+        over: Math.max(0, (own?.minutes ?? 0) - minutes.value),
       }
     }),
   )

@@ -8,6 +8,7 @@ import FoldPicture from '../parts/FoldPicture.vue'
 import { unpack } from './moments'
 import type { PaperScene } from './PaperScene'
 import { usePlayer } from './usePlayer'
+import { useStills } from './useStills'
 
 /** A step's picture that can move: still until it is played, then paper in space that can be turned. */
 const props = withDefaults(
@@ -60,6 +61,8 @@ const failed = ref(false)
 const shown = computed(() => wanted.value && moves.value === true && !failed.value)
 const yaw = ref(0)
 const pitch = ref(0)
+/** Where less motion is wanted, four moments stand side by side instead. */
+const { calm, wanted: stillsWanted, stills } = useStills(scene, canvas, { yaw, pitch, width, height })
 const fromBehind = computed(() => Math.cos(yaw.value) < 0)
 
 function close() {
@@ -71,7 +74,7 @@ watch(
   () => [props.slug, props.step, props.ways],
   () => {
     close()
-    wanted.value = false
+    wanted.value = stillsWanted.value = false
     share.value = yaw.value = pitch.value = 0
   },
 )
@@ -114,11 +117,13 @@ function look() {
   yaw.value = radians(view?.turn ?? 0)
   pitch.value = radians(view?.tilt ?? 0)
 }
-async function toggle() {
+async function toggle(): Promise<void> {
   if (playing.value) return stop()
+  if (stillsWanted.value) return void (stillsWanted.value = false)
   if (await open()) {
     if (pitch.value === 0 && yaw.value === 0) look()
-    play()
+    if (calm.value) stillsWanted.value = true
+    else play()
   }
 }
 async function turnTo(across: number, up: number) {
@@ -129,6 +134,7 @@ async function turnTo(across: number, up: number) {
 const behind = () => turnTo(Math.PI, 0)
 async function slide(event: Event) {
   stop()
+  stillsWanted.value = false
   const to = Number((event.target as HTMLInputElement).value)
   if (await open()) share.value = to
 }
@@ -158,9 +164,15 @@ const keys: Record<string, () => void> = {
 function replay(): boolean {
   if (!scene.value) return false
   share.value = 0
-  play()
+  if (calm.value) stillsWanted.value = true
+  else play()
   return true
 }
+const playLabel = computed(() => {
+  if (playing.value) return 'motion.stop'
+  if (wanted.value && motion.isPending.value) return 'motion.coming'
+  return calm.value ? 'motion.stills' : 'motion.play'
+})
 defineExpose({ keys, replay })
 const name = useId()
 </script>
@@ -172,12 +184,18 @@ const name = useId()
         v-if="shown"
         v-show="scene"
         ref="canvas"
+        :class="{ behind: stills.length }"
         role="img"
         :aria-label="t('motion.of', { title, n: Math.round(share * 100) })"
         @pointerdown="grab"
         @pointermove="drag"
         @pointerup="held = undefined"
         @pointercancel="held = undefined"></canvas>
+      <ol v-if="stills.length" class="list stills">
+        <li v-for="(still, i) in stills" :key="i">
+          <img :src="still" :alt="t('motion.moment', { title, n: i + 1, m: stills.length })" /><b>{{ i + 1 }}</b>
+        </li>
+      </ol>
       <FoldPicture v-if="!scene" :drawing="drawing" :title="title" :front="front" :back="back" />
     </div>
     <p v-if="wanted && motion.error.value && !motion.isFetching.value" class="quiet" role="alert">
@@ -185,8 +203,8 @@ const name = useId()
     </p>
     <figcaption v-if="words || (moves !== false && !failed)" class="controls" :class="{ words }">
       <template v-if="moves !== false && !failed">
-      <button type="button" class="play" :aria-pressed="playing" @click="toggle">
-        {{ t(playing ? 'motion.stop' : wanted && motion.isPending.value ? 'motion.coming' : 'motion.play') }}
+      <button type="button" class="play" :aria-pressed="playing || stillsWanted" @click="toggle">
+        {{ t(playLabel) }}
         <kbd class="key">P</kbd>
       </button>
       <input
@@ -199,7 +217,7 @@ const name = useId()
         :value="share"
         :aria-label="t('motion.where')"
         @input="slide" />
-      <button v-if="!words || scene" type="button" :aria-pressed="slowly" @click="slowly = !slowly">
+      <button v-if="(!words || scene) && !calm" type="button" :aria-pressed="slowly" @click="slowly = !slowly">
         {{ t('motion.slow') }} <kbd class="key">O</kbd>
       </button>
       <button type="button" :aria-pressed="fromBehind" @click="behind">
@@ -218,6 +236,11 @@ const name = useId()
 .motion { margin: 0; height: 100%; display: grid; grid-template-rows: minmax(0, 1fr); grid-auto-rows: auto; gap: 10px; }
 .seen { position: relative; min-height: 0; filter: drop-shadow(0 5px 6px rgb(23 37 45 / 0.2)); }
 canvas { position: absolute; inset: 0; width: 100%; height: 100%; touch-action: none; cursor: grab; }
+.behind { visibility: hidden; }
+.stills { position: absolute; inset: 0; display: grid; grid-template-columns: 1fr 1fr; gap: 8px; }
+.stills li { position: relative; min-height: 0; }
+.stills img { width: 100%; height: 100%; object-fit: contain; }
+.stills b { position: absolute; left: 0; top: 0; font-family: var(--head); font-size: 1.2rem; }
 .controls { display: flex; flex-wrap: wrap; gap: 8px; align-items: center; }
 .controls button {
   min-height: 44px; padding: 0 12px; font-size: 0.95rem; background: var(--ink); color: white; font-weight: 650;

@@ -7,6 +7,7 @@ import type { Passage } from '../api/client'
 import { useLesson } from '../api/lessons'
 import AskState from '../parts/AskState.vue'
 import { typing } from '../parts/typing'
+import { ASKED, useMattering } from './mattering'
 import PassageOptions from './PassageOptions.vue'
 import { useWays } from './useWays'
 
@@ -22,6 +23,13 @@ const ways = useWays(
 )
 const model = computed(() => lesson.data.value?.models.find((one) => one.slug === props.slug))
 const passages = computed(() => ways.asked.data.value?.passages ?? [])
+const { seen: most, isAll } = useMattering(() => passages.value, () => ways.asked.coming.value)
+/** Before the lesson what matters for this group; while it is taught what comes next. */
+const seen = computed(() => {
+  if (isAll.value || ways.status.value !== 'teaching') return most.value
+  const left = passages.value.filter((passage) => closed(passage.name) === undefined)
+  return left.length > ASKED ? left.slice(0, ASKED) : passages.value
+})
 const kept = ref(false)
 watch(ways.picked, () => { kept.value = false })
 
@@ -97,7 +105,7 @@ onKeyStroke('Escape', (event) => { if (!typing(event) || event.target instanceof
     <div v-else class="layout">
       <nav class="rail" :aria-label="t('teaching.rail')">
         <a
-          v-for="passage in passages"
+          v-for="passage in seen"
           :key="passage.name"
           :href="`#passage-${passage.name}`"
           :class="{ other: !chosen(passage)?.usual, past: closed(passage.name) !== undefined }"
@@ -109,13 +117,16 @@ onKeyStroke('Escape', (event) => { if (!typing(event) || event.target instanceof
       </nav>
       <div class="stack">
         <PassageOptions
-          v-for="passage in passages"
+          v-for="passage in seen"
           :id="`passage-${passage.name}`"
           :key="passage.name"
           :passage="passage"
           :minutes="ways.asked.data.value.minutes"
           :closed="closed(passage.name)"
           @choose="(option) => ways.choose(passage.name, option)" />
+        <button v-if="seen.length < passages.length" type="button" class="link" @click="isAll = true">
+          {{ t('teaching.all', { n: passages.length }) }}
+        </button>
         <p v-if="ways.asked.coming.value" class="quiet" role="status">{{ t('teaching.coming') }}</p>
       </div>
     </div>

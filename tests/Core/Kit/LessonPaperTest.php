@@ -191,6 +191,26 @@ final class LessonPaperTest extends TestCase
         self::assertSame(5, $sort['with']['n']);
     }
 
+    /** 10 learners at tables of 4 are 3 tables; a cat has two square pieces, so 20 fresh squares are cut. */
+    public function testWhatTheWayOfTeachingAsksForIsOnTheList(): void
+    {
+        $kits = new KitList(
+            paper: self::paper([self::a4(null)], [self::cat(140.0, self::HEAD)]),
+            learners: 10,
+            seats: 4,
+            squareInLesson: true,
+            modelCuts: false,
+            method: 'tear',
+            materials: [],
+            brings: ['fresh', 'table-cards', 'card'],
+        );
+        $list = array_column($kits->toDo(), 'with', 'key');
+        self::assertSame(
+            [['n' => 20], ['n' => 3], ['n' => 10]],
+            [$list['bring-fresh-1'], $list['bring-table-cards-1'], $list['bring-card-1']],
+        );
+    }
+
     public function testTablesAreSeatedEvenly(): void
     {
         $glue = new Material(

@@ -84,6 +84,30 @@ final class PoliciesTest extends TestCase
         self::assertSame([60, 30, 4, 20, 40, 40, 50], array_column($plan->lines, 'seconds'));
     }
 
+    /** @return iterable<string, array{array<string, string>, bool, list<string>}> policies, squares made, what to bring */
+    public static function brought(): iterable
+    {
+        yield 'as usual' => [[], true, []];
+        yield 'cards to crease with' => [['crease_with' => 'card'], false, ['card']];
+        yield 'pencils once, though two things ask' => [
+            ['crease_with' => 'pencil', 'cut_line' => 'pencil'], true, ['pencil'],
+        ];
+        yield 'a line nobody draws' => [['cut_line' => 'pencil', 'squaring' => 'fresh'], false, []];
+        yield 'fresh squares first' => [['cut_line' => 'pencil', 'squaring' => 'fresh'], true, ['fresh', 'pencil']];
+        yield 'steps for the quick' => [['pace' => 'ahead'], false, ['table-cards']];
+        yield 'steps for all serve the quick' => [['pace' => 'ahead', 'show' => 'cards'], false, ['step-cards']];
+    }
+
+    /**
+     * @param  array<string, string>  $chosen
+     * @param  list<string>  $brings
+     */
+    #[DataProvider('brought')]
+    public function testWhatIsBroughtFollowsFromWhatIsChosen(array $chosen, bool $makes, array $brings): void
+    {
+        self::assertSame($brings, Policies::of(self::table(), $chosen)->brings($makes));
+    }
+
     public function testOnlyWhatIsNotAsUsualIsSaid(): void
     {
         self::assertSame([], Policies::of(self::table(), [])->says);
