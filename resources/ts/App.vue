@@ -94,6 +94,11 @@ async function signOut() {
       <span v-if="outbox.stalled.value && outbox.waiting.value.length > 0" class="who warn" role="status">{{
         t('app.queue', outbox.waiting.value.length)
       }}</span>
+      <RouterLink
+        class="to-help"
+        :to="{ name: 'help', query: { of: String(route.name ?? 'home'), lesson: route.params['id'] } }"
+        >{{ t('app.help') }}</RouterLink
+      >
       <PersonMenu class="person" @help="help = true" @out="signOut" />
     </header>
     <PlacePages v-if="!bare" />
@@ -116,8 +121,8 @@ nav { display: flex; gap: 20px; flex-wrap: wrap; }
 nav a { color: var(--ink-2); text-decoration: none; font-weight: 650; padding: 8px 0; }
 nav a.here { color: var(--ink); box-shadow: inset 0 -3px var(--tide); }
 .who { margin-left: auto; color: var(--ink-2); font-weight: 650; }
-.person { margin-left: auto; }
-.who + .person { margin-left: 0; }
+.to-help { margin-left: auto; color: var(--ink-2); padding: 12px 0; }
+.who + .to-help { margin-left: 0; }
 .skip { position: absolute; left: -999px; }
 .skip:focus { left: 8px; top: 8px; background: var(--paper); padding: 8px; z-index: 9; }
 main:focus { outline: none; }

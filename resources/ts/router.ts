@@ -117,6 +117,7 @@ export const router = createRouter({
       props: (to) => ({ id: Number(to.params['id']) }),
       meta: { title: 'Wall chart', place: 'groups' },
     },
+    { path: '/help', name: 'help', component: () => import('./help/Help.vue'), meta: { title: 'Help' } },
     { path: '/bin', name: 'bin', component: () => import('./bin/Bin.vue'), meta: { title: 'Bin' } },
     { path: '/account', name: 'account', component: () => import('./account/Account.vue'), meta: { title: 'Account' } },
     {

@@ -109,7 +109,7 @@ final class WalkTest extends BrowserTestCase
         $this->tabTo('.people li:nth-child(1) input'); // finished with help; the arrow goes on to "stopped"
         $b->press(WebDriverKeys::ARROW_RIGHT)->saying(((int) $n - 1)." of $n", 'h1');
 
-        foreach (['s' => 'What can they fold', 'c' => 'kinds of paper', 'g' => 'groups'] as $key => $title) {
+        foreach (['m' => 'What can they fold', 'p' => 'kinds of paper', 'g' => 'groups'] as $key => $title) {
             $this->tabTo('.mark', backwards: true);
             $b->press($key)->saying($title, 'h1');
         }
@@ -337,14 +337,26 @@ final class WalkTest extends BrowserTestCase
             $b->until(fn (): bool => $this->all('h1') !== [], "no heading at $path");
             usleep(700_000);
             $b->driver->executeScript($axe);
-            $found = $b->driver->executeAsyncScript(
-                'const done = arguments[arguments.length - 1]; axe.run(document, {resultTypes: ["violations", '
-                    .'"passes"]}).then(r => done(r.passes.length < 5 ? ["axe found nothing to look at"] : '
-                    .'r.violations.filter(v => v.impact === "serious" || v.impact === "critical").map(v => v.id + ": '
-                    .'" + v.nodes.map(n => n.html).slice(0, 3).join(" | "))))',
-            );
+            $faults = [];
+            $looks = [
+                ['prefers-color-scheme', 'light'], ['prefers-color-scheme', 'dark'], ['forced-colors', 'active'],
+            ];
+            foreach ($looks as [$feature, $value]) {
+                $b->media($feature, $value);
+                usleep(150_000);
+                $found = $b->driver->executeAsyncScript(
+                    'const done = arguments[arguments.length - 1]; axe.run(document, {resultTypes: ["violations", '
+                        .'"passes"]}).then(r => done(r.passes.length < 5 ? ["axe found nothing to look at"] : '
+                        .'r.violations.filter(v => v.impact === "serious" || v.impact === "critical").map(v => v.id '
+                        .'+ ": " + v.nodes.map(n => n.html + " " + (n.any[0]?.message ?? "")).slice(0, 3)'
+                        .'.join(" | "))))',
+                );
+                $faults = [...$faults, ...array_map(static fn (string $v): string => "$path $value $v", $found)];
+            }
+            $b->media('forced-colors', 'none');
+            $b->media('prefers-color-scheme', 'light');
 
-            return array_map(static fn (string $v): string => "$path $v", $found);
+            return $faults;
         };
         $b->driver->manage()->timeouts()->setScriptTimeout(30);
         $faults = $check('/sign-in');
@@ -383,6 +395,9 @@ final class WalkTest extends BrowserTestCase
                 '/lessons/2/keep',
                 '/bin',
                 '/account',
+                '/lessons',
+                '/lessons/new',
+                '/help?of=plan',
             ] as $path
         ) {
             $faults = [...$faults, ...$check($path)];

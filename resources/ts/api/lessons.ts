@@ -101,9 +101,10 @@ export function useFirstOffers(
   })
 }
 
-export function useLesson(id: MaybeRefOrGetter<number>) {
+export function useLesson(id: MaybeRefOrGetter<number>, isAsked: () => boolean = () => true) {
   return useQuery({
     queryKey: ['lessons', id],
+    enabled: computed(isAsked),
     queryFn: () => answer(client.GET('/api/lessons/{lesson}', { params: { path: { lesson: toValue(id) } } })),
   })
 }

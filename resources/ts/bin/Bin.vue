@@ -61,7 +61,7 @@ async function erase({ kind, id, title, holds }: BinEntry) {
 <style scoped>
 li {
   display: flex; flex-wrap: wrap; gap: 8px 16px; align-items: center; padding: 12px 20px;
-  border-bottom: 1px solid #e3e6e1;
+  border-bottom: 1px solid var(--row);
 }
 .what { flex: 1 1 320px; display: grid; }
 </style>

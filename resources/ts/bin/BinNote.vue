@@ -40,7 +40,7 @@ async function putBack() {
 <style scoped>
 .note {
   position: fixed; left: 50%; bottom: 24px; transform: translateX(-50%); z-index: 20;
-  background: var(--ink); color: white;
+  background: var(--bar); color: white;
   padding: 10px 20px; display: flex; flex-wrap: wrap; gap: 6px 20px; align-items: center; max-width: min(720px, 94vw);
 }
 button, a { color: var(--now); font-weight: 700; min-height: 44px; display: inline-flex; align-items: center; }

@@ -75,7 +75,7 @@ function pick(event: MouseEvent) {
     :aria-label="t(picks ? 'decorate.pickOn' : 'decorate.shown', { what: t(`decorate.${side}`) })"
     :tabindex="picks ? 0 : undefined"
     fill="none"
-    stroke="#17252D"
+    stroke="var(--ink)"
     @keydown="keyed"
     @click="pick">
     <rect :width="map.width" :height="map.height" :fill="colour" fill-opacity="0.12" stroke-width="0.6" />
@@ -93,7 +93,7 @@ function pick(event: MouseEvent) {
       stroke-width="0.7"
       :stroke-dasharray="line.view === 'behind' ? '2.4 1.8' : undefined" />
     <path v-for="(arrow, i) in arrows" :key="`a${i}`" :d="arrow.path" class="arrow" stroke-width="1" />
-    <circle v-if="mark" :cx="mark[0]" :cy="mark[1]" r="2.6" fill="#F4B31A" stroke-width="0.8" />
+    <circle v-if="mark" :cx="mark[0]" :cy="mark[1]" r="2.6" fill="var(--now)" stroke-width="0.8" />
   </svg>
 </template>
 
@@ -102,5 +102,5 @@ svg { display: block; width: 100%; height: 100%; cursor: crosshair; }
 svg:focus-visible { outline: 3px solid var(--now); outline-offset: 3px; }
 .front { fill-opacity: 0.75; }
 .behind { fill-opacity: 0.34; }
-.arrow { stroke: #17252d; paint-order: stroke; filter: drop-shadow(0 0 1px white) drop-shadow(0 0 1px white); }
+.arrow { stroke: var(--ink); paint-order: stroke; filter: drop-shadow(0 0 1px white) drop-shadow(0 0 1px white); }
 </style>

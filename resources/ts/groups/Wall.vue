@@ -72,7 +72,7 @@ const presumes = computed(() => (wall.data.value?.cells ?? []).some((c) => !c.se
 .head { margin: 8px 0 18px; gap: 24px; }
 .scroll { overflow-x: auto; padding: 0; }
 table { border-collapse: collapse; width: 100%; }
-th, td { padding: 5px 18px; border-bottom: 1px solid #e3e6e1; text-align: center; }
+th, td { padding: 5px 18px; border-bottom: 1px solid var(--row); text-align: center; }
 td > :deep(svg) { margin: 0 auto; }
 thead th { font-family: var(--head); padding: 14px 18px; }
 th:first-child { text-align: left; position: sticky; left: 0; background: var(--paper); min-width: 120px; }

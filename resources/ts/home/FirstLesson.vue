@@ -104,7 +104,7 @@ async function make(model: string) {
 .offers { display: grid; grid-template-columns: repeat(auto-fill, minmax(170px, 1fr)); gap: 18px; margin: 12px 0 18px; }
 .old { opacity: 0.55; }
 .offers button { display: grid; gap: 2px; text-align: left; background: var(--paper-shade); padding: 14px; }
-.offers button:hover, .offers button:focus-visible { background: #dcebe9; }
+.offers button:hover, .offers button:focus-visible { background: var(--tint); }
 .picture { height: 110px; filter: drop-shadow(0 6px 5px rgb(23 37 45 / 0.26)); }
 .name { font-size: 1.15rem; }
 .do { font-weight: 700; text-decoration: underline; color: var(--tide-deep); padding-top: 4px; }

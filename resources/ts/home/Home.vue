@@ -93,6 +93,9 @@ const room = (card: LessonCard) =>
     <p v-if="isNew && groups.data.value?.length" class="row">
       <RouterLink :to="{ name: 'new-lesson' }">{{ t('home.newLesson') }}</RouterLink>
     </p>
+    <p v-if="home.data.value.taught.length === 0">
+      <RouterLink :to="{ name: 'help', query: { of: 'home' }, hash: '#first' }">{{ t('home.firstWalk') }}</RouterLink>
+    </p>
     <LessonStrip v-if="next" :card="next" open="teach" />
     <div v-if="!isNew" class="below">
       <section>

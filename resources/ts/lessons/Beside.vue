@@ -41,7 +41,7 @@ const rows: [string, (one: Outlook) => string][] = [
 
 <style scoped>
 table { width: 100%; border-collapse: collapse; margin: 8px 0; }
-th, td { text-align: left; padding: 5px 10px 5px 0; border-top: 1px solid #e3e6e1; font-weight: 400; }
+th, td { text-align: left; padding: 5px 10px 5px 0; border-top: 1px solid var(--row); font-weight: 400; }
 thead th { font-weight: 700; border-top: 0; }
 .other { font-weight: 700; color: var(--tide-deep); }
 </style>

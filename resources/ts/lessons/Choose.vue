@@ -174,6 +174,9 @@ async function remove() {
 .again { text-decoration: underline; color: var(--tide-deep); min-height: 44px; }
 .board { display: grid; grid-template-columns: repeat(auto-fill, minmax(168px, 1fr)); gap: 6px 0; }
 .not { margin: 18px 0 10px; }
+/* what has the focus does not come to lie behind the foot */
+form :deep(input), form :deep(select) { scroll-margin: 16px 0 140px; }
+@media (max-width: 600px) { form :deep(input), form :deep(select) { scroll-margin-bottom: 220px; } }
 @media (max-width: 860px) { .fields { grid-template-columns: 1fr 1fr; } .fields .wide { grid-column: 1 / -1; } }
 @media (max-width: 480px) { .board { grid-template-columns: repeat(2, minmax(0, 1fr)); } }
 </style>

@@ -80,7 +80,7 @@ const panels = computed(() => {
         ><span v-if="panel.flag" class="flag" :class="{ bad: panel.bad }">{{ panel.flag }}</span>
         <svg v-else-if="panel.settled" viewBox="0 0 20 20" width="20" height="20" aria-hidden="true">
           <path d="M2 2h9v7h7v9H2z" fill="currentColor" />
-          <path d="M11 2l7 7h-7z" fill="#8CC4C8" /></svg
+          <path d="M11 2l7 7h-7z" fill="var(--tide-pale)" /></svg
       ></span>
       <span class="text">{{ panel.text }}</span>
     </RouterLink>
@@ -91,10 +91,10 @@ const panels = computed(() => {
 .strip { display: flex; filter: drop-shadow(0 3px 5px rgb(23 37 45 / 0.22)); margin-bottom: 20px; }
 .panel { flex: 1 1 0; min-width: 0; min-height: 92px; padding: 18px 18px 14px; color: var(--ink);
   text-decoration: none; display: grid; align-content: start; gap: 4px;
-  background: linear-gradient(90deg, #fdfcf8 55%, #e4e3d9);
+  background: linear-gradient(90deg, var(--paper) 55%, var(--shade-3));
   clip-path: polygon(0 0, 100% 10px, 100% 100%, 0 calc(100% - 10px)); }
 .panel.odd {
-  background: linear-gradient(90deg, #dad9ce, #f4f2ea 60%);
+  background: linear-gradient(90deg, var(--shade-4), var(--shade-1) 60%);
   clip-path: polygon(0 10px, 100% 0, 100% calc(100% - 10px), 0 100%);
 }
 .panel.open { flex-grow: 1.5; background: var(--tide); color: white; }
@@ -104,10 +104,10 @@ const panels = computed(() => {
 .head svg { flex: none; color: var(--tide); }
 .panel.open .head svg { color: white; }
 .text { color: var(--ink-2); overflow-wrap: anywhere; }
-.panel.open .text { color: #f0f7f7; }
+.panel.open .text { color: white; }
 .flag { font-family: var(--text); font-size: 0.9rem; font-weight: 700; white-space: nowrap; }
 .flag.bad { color: var(--warn); }
-.panel.open .flag.bad { color: white; background: var(--warn); padding: 0 6px; }
+.panel.open .flag.bad { color: var(--on-warn); background: var(--warn); padding: 0 6px; }
 @media (max-width: 860px) {
   .panel { padding: 16px 10px; } .head { font-size: 0.98rem; flex-wrap: wrap; } .text { font-size: 0.88rem; }
 }

@@ -198,7 +198,7 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
           <span>{{ clock(lesson.card.starts_at, 60 * minute) }}</span>
           <span
             ><svg v-if="line.kind === 'checkpoint'" viewBox="0 0 16 16" width="14" height="14" aria-hidden="true">
-              <path d="M8 0l8 8-8 8-8-8z" fill="#F4B31A" stroke="#17252D" />
+              <path d="M8 0l8 8-8 8-8-8z" fill="var(--now)" stroke="var(--ink)" />
             </svg>
             {{ name(line, i) }}
             <small v-if="line.kind === 'checkpoint'">{{
@@ -242,7 +242,7 @@ const change = (changes: Parameters<typeof inputOf>[1]) =>
 .link { text-decoration: underline; min-height: 44px; color: var(--tide-deep); }
 .run { padding: 18px 0; }
 .run h2 { padding: 0 22px 10px; }
-.run li { display: grid; grid-template-columns: 58px 1fr 26px; padding: 8px 22px; border-top: 1px solid #e3e6e1; }
+.run li { display: grid; grid-template-columns: 58px 1fr 26px; padding: 8px 22px; border-top: 1px solid var(--row); }
 .run li > span:nth-child(3) { text-align: right; color: var(--ink-2); }
 .why { text-align: right; padding: 0; color: var(--ink-2); text-decoration: underline dotted; }
 .block { font-weight: 650; }

@@ -203,7 +203,7 @@ const open = computed(() => there.value.find((block) => block.key === picked.val
 .strip .end { flex: 0 0 14px; }
 .held { opacity: 0.5; cursor: grabbing !important; }
 .before { box-shadow: -5px 0 0 var(--now); }
-.folding { border-bottom-color: var(--tide) !important; background: #dcebe9 !important; }
+.folding { border-bottom-color: var(--tide) !important; background: var(--tint) !important; }
 .said { border-bottom-color: var(--now) !important; }
 .picked { outline: 3px solid var(--ink); outline-offset: -3px; }
 .tools { display: flex; flex-wrap: wrap; gap: 4px 16px; align-items: center; padding-top: 8px; }

@@ -146,7 +146,7 @@ const same = (lever: Lever) => beside.value?.name === lever.name && beside.value
 .levers { list-style: none; padding: 0; margin: 0; }
 .levers li {
   display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) auto auto; gap: 4px 12px; align-items: center;
-  padding: 6px 0; border-top: 1px solid #e3e6e1;
+  padding: 6px 0; border-top: 1px solid var(--row);
 }
 .link { text-decoration: underline; min-height: 44px; }
 .beside { grid-column: 1 / -1; }

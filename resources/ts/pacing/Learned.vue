@@ -97,14 +97,14 @@ const when = (at: string) => day(at, { today: t('home.today'), tomorrow: t('home
 .layout { display: grid; grid-template-columns: 1.4fr 1fr; gap: 22px; align-items: start; }
 .sheet { padding: 18px 22px; }
 table { width: 100%; border-collapse: collapse; }
-th, td { text-align: left; padding: 6px 12px 6px 0; border-top: 1px solid #e3e6e1; font-weight: 400; }
+th, td { text-align: left; padding: 6px 12px 6px 0; border-top: 1px solid var(--row); font-weight: 400; }
 thead th { border-top: 0; font-weight: 700; }
 .n { text-align: right; white-space: nowrap; }
 .range { width: 120px; height: 14px; vertical-align: -2px; margin-right: 8px; }
-.range rect { fill: #8cc4c8; }
+.range rect { fill: var(--tide-pale); }
 .range line { stroke: var(--ink); stroke-width: 1.4; }
 .lessons { list-style: none; padding: 0; margin: 0; }
-.lessons li { border-top: 1px solid #e3e6e1; padding: 4px 0; }
+.lessons li { border-top: 1px solid var(--row); padding: 4px 0; }
 .link { text-decoration: underline; min-height: 44px; }
 @media (max-width: 900px) { .layout { grid-template-columns: 1fr; } }
 @media (max-width: 500px) { .range { display: none; } }

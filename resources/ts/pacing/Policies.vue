@@ -50,7 +50,7 @@ const kept = ref('')
 async function keep(whose: 'me' | 'place') {
   kept.value = ''
   await answer(client.PUT('/api/usual-policies', { body: { policies: chosen.value, for: whose } }))
-  await cache.invalidateQueries({ queryKey: ['lesson'] })
+  await cache.invalidateQueries({ queryKey: ['lessons'] })
   kept.value = t(whose === 'me' ? 'plan.usualKeptMe' : 'plan.usualKeptPlace')
 }
 </script>

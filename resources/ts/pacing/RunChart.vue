@@ -62,43 +62,45 @@ const diamonds = computed(() =>
 <template>
   <svg :viewBox="`0 0 ${W} ${H}`" role="img" :aria-label="title" class="chart">
     <g v-for="n in steps" :key="n">
-      <line :x1="44" :x2="W - 56" :y1="y(n)" :y2="y(n)" stroke="#E3E6E1" />
+      <line :x1="44" :x2="W - 56" :y1="y(n)" :y2="y(n)" stroke="var(--row)" />
       <text x="30" :y="y(n) + 5" text-anchor="end" font-size="14">{{ n }}</text>
     </g>
     <text v-for="s in ticks" :key="s" :x="x(s)" :y="H - 12" text-anchor="middle" font-size="14">
       {{ clock(startsAt, s) }}
     </text>
     <template v-if="wave">
-      <path class="band" :d="bandOf(wave)" fill="#8CC4C8" fill-opacity="0.55" stroke="#0E6E7C" />
-      <path :d="middle" fill="none" stroke="#0E6E7C" stroke-width="2" stroke-dasharray="7 5" />
+      <path class="band" :d="bandOf(wave)" fill="var(--tide-pale)" fill-opacity="0.55" stroke="var(--tide)" />
+      <path :d="middle" fill="none" stroke="var(--tide)" stroke-width="2" stroke-dasharray="7 5" />
     </template>
     <path
       v-if="other"
       class="other"
       :d="bandOf(other)"
-      fill="#F4B31A"
+      fill="var(--now)"
       fill-opacity="0.3"
-      stroke="#8A5A00"
+      stroke="var(--later)"
       stroke-dasharray="3 3" />
-    <path v-if="!wave" :d="`${path} L${x(end)} ${y(0)} L${x(0)} ${y(0)} Z`" fill="#8CC4C8" fill-opacity="0.3" />
-    <path :d="path" fill="none" stroke="#17252D" stroke-width="3" stroke-linejoin="round" />
+    <path v-if="!wave" :d="`${path} L${x(end)} ${y(0)} L${x(0)} ${y(0)} Z`" fill="var(--tide-pale)" fill-opacity="0.3" />
+    <path :d="path" fill="none" stroke="var(--ink)" stroke-width="3" stroke-linejoin="round" />
     <path
       v-for="(d, i) in diamonds"
       :key="i"
       :d="`M${d.cx - 8} ${d.cy}l8 -8 8 8 -8 8z`"
-      fill="#F4B31A"
-      stroke="#17252D" />
+      fill="var(--now)"
+      stroke="var(--ink)" />
     <line
       :x1="x(plan.slot_minutes * 60)"
       :x2="x(plan.slot_minutes * 60)"
       y1="20"
       :y2="H - 36"
-      stroke="#B23A26"
+      stroke="var(--warn)"
       stroke-width="3" />
-    <text :x="x(plan.slot_minutes * 60) + 6" y="32" font-size="14" font-weight="700" fill="#B23A26">{{ bell }}</text>
+    <text :x="x(plan.slot_minutes * 60) + 6" y="32" font-size="14" font-weight="700" class="end">{{ bell }}</text>
   </svg>
 </template>
 
 <style scoped>
 .chart { width: 100%; display: block; }
+.chart text { fill: var(--ink); }
+.chart .end { fill: var(--warn); }
 </style>

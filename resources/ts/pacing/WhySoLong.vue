@@ -54,7 +54,7 @@ function say() {
 <style scoped>
 .because { grid-column: 2 / 4; padding-left: 14px; color: var(--ink-2); }
 .row { display: flex; flex-wrap: wrap; gap: 2px 14px; align-items: center; min-height: 44px; }
-input[type='number'] { width: 74px; padding: 6px; border: 1px solid var(--ink-2); background: white; }
+input[type='number'] { width: 74px; padding: 6px; border: 1px solid var(--ink-2); background: var(--paper); }
 input[type='checkbox'] { width: 20px; height: 20px; vertical-align: -4px; accent-color: var(--tide-deep); }
 .link { text-decoration: underline; min-height: 44px; }
 </style>

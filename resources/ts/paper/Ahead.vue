@@ -140,7 +140,7 @@ const held = (s: { sheets: number; have: number | null }) =>
 .name { font-family: var(--head); font-size: 1.15rem; }
 .bar {
   height: 26px; border: 2px solid var(--ink);
-  background: repeating-linear-gradient(135deg, #f6ded8 0 6px, var(--paper) 6px 12px);
+  background: repeating-linear-gradient(135deg, var(--warn-pale) 0 6px, var(--paper) 6px 12px);
 }
 .bar i { display: block; height: 100%; background: var(--tide); }
 .scroll { overflow-x: auto; padding: 4px 12px; }

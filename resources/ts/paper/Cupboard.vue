@@ -88,10 +88,10 @@ async function remove(stock: StockData) {
               <rect
                 :width="stock.width_mm"
                 :height="stock.height_mm"
-                fill="#FDFCF8"
-                stroke="#17252D"
+                fill="var(--paper)"
+                stroke="var(--ink)"
                 stroke-width="3" />
-              <rect :width="stock.square_mm" :height="stock.square_mm" fill="#0E6E7C" />
+              <rect :width="stock.square_mm" :height="stock.square_mm" fill="var(--tide)" />
             </g>
           </svg>
           <span
@@ -168,7 +168,7 @@ async function remove(stock: StockData) {
 .layout { display: grid; grid-template-columns: 1fr 340px; gap: 32px; align-items: start; }
 .pile {
   display: grid; grid-template-columns: 84px 1.2fr 1fr 70px auto; gap: 14px; align-items: center; padding: 14px 0;
-  border-bottom: 10px solid #c4cdc8;
+  border-bottom: 10px solid var(--plank);
 }
 .name { font-family: var(--head); font-size: 1.15rem; }
 .count { font-size: 1.4rem; text-align: right; }

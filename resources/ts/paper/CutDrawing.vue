@@ -43,14 +43,14 @@ const cuts = computed(() =>
 
 <template>
   <svg :viewBox="box" role="img" :aria-label="title" class="drawing">
-    <rect x="0" y="0" :width="width" :height="height" fill="#FDFCF8" stroke="#17252D" :stroke-width="0.4 * unit" />
+    <rect x="0" y="0" :width="width" :height="height" fill="var(--paper)" stroke="var(--ink)" :stroke-width="0.4 * unit" />
     <g v-for="(square, i) in squares" :key="i">
       <rect
         :x="square.x_mm"
         :y="up(square.y_mm + square.side_mm)"
         :width="square.side_mm"
         :height="square.side_mm"
-        :fill="i % 2 === 0 ? '#0E6E7C' : '#2F8490'" />
+        :fill="i % 2 === 0 ? 'var(--tide)' : 'var(--tide-2)'" />
       <text
         :x="square.x_mm + square.side_mm / (byDiagonal ? 1.5 : 2)"
         :y="up(square.y_mm + square.side_mm / (byDiagonal ? 3 : 2))"
@@ -68,7 +68,7 @@ const cuts = computed(() =>
         :y1="cut.y1"
         :x2="cut.x2"
         :y2="cut.y2"
-        stroke="#17252D"
+        stroke="var(--ink)"
         :stroke-width="0.6 * unit"
         :stroke-dasharray="`${3 * unit} ${1.6 * unit}`" />
       <template v-if="cut.named">
@@ -77,8 +77,8 @@ const cuts = computed(() =>
           :y="cut.y1 - label / 2"
           :width="label"
           :height="label"
-          fill="#FDFCF8"
-          stroke="#17252D"
+          fill="var(--paper)"
+          stroke="var(--ink)"
           :stroke-width="0.4 * unit" />
         <text
           :x="cut.x1"
@@ -87,7 +87,7 @@ const cuts = computed(() =>
           dominant-baseline="central"
           :font-size="0.8 * label"
           font-weight="700"
-          fill="#17252D">
+          fill="var(--ink)">
           {{ cut.n }}
         </text>
       </template>
@@ -98,7 +98,7 @@ const cuts = computed(() =>
       :y1="up(squares[0]?.side_mm ?? 0)"
       :x2="squares[0]?.side_mm ?? 0"
       :y2="up(0)"
-      stroke="#FDFCF8"
+      stroke="var(--paper)"
       :stroke-width="0.6 * unit"
       :stroke-dasharray="`${3 * unit} ${2 * unit}`" />
     <text
@@ -108,10 +108,10 @@ const cuts = computed(() =>
       text-anchor="middle"
       dominant-baseline="middle"
       :font-size="4.2 * unit"
-      fill="#4A5B62">
+      fill="var(--ink-2)">
       {{ strip }}
     </text>
-    <text :x="width / 2" :y="height + 7 * unit" text-anchor="middle" :font-size="4.6 * unit" fill="#17252D">
+    <text :x="width / 2" :y="height + 7 * unit" text-anchor="middle" :font-size="4.6 * unit" fill="var(--ink)">
       {{ size }}
     </text>
   </svg>

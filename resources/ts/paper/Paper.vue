@@ -131,7 +131,7 @@ const stockItems = computed(() =>
         <ul v-if="paper.choices.length" class="choices">
           <li v-for="choice in paper.choices" :key="choice">{{ choice }}</li>
         </ul>
-        <div v-for="model in paper.models" :key="model.slug" class="fold" :class="model.will_fold.verdict">
+        <div v-for="model in paper.models" :key="model.slug" class="verdict" :class="model.will_fold.verdict">
           <p>
             <b
               >{{ paper.models.length > 1 ? `${model.title}. ` : ''
@@ -312,9 +312,9 @@ ol { padding-left: 1.2em; display: grid; gap: 10px; margin: 0; font-size: 1.05re
 .ticks input { width: 22px; height: 22px; accent-color: var(--tide-deep); }
 .ticks .done { color: var(--ink-2); text-decoration: line-through; }
 .choices { margin: 4px 0 12px; padding-left: 1.2em; }
-.fold { margin: 8px 0; padding: 8px 12px; border-left: 6px solid var(--tide); background: var(--paper); }
-.fold.hard { border-color: var(--now); }
-.fold.no { border-color: var(--warn); }
+.verdict { margin: 8px 0; padding: 8px 12px; border-left: 6px solid var(--tide); background: var(--paper); }
+.verdict.hard { border-color: var(--now); }
+.verdict.no { border-color: var(--warn); }
 .begin { margin-top: 8px; }
 .beside { margin-top: 28px; }
 @media (max-width: 900px) { .layout { grid-template-columns: 1fr; } }

@@ -49,6 +49,6 @@ const { t } = useI18n()
 
 <style scoped>
 table { border-collapse: collapse; width: 100%; }
-th, td { text-align: left; padding: 6px 12px 6px 0; border-bottom: 1px solid #e3e6e1; vertical-align: top; }
+th, td { text-align: left; padding: 6px 12px 6px 0; border-bottom: 1px solid var(--row); vertical-align: top; }
 tbody th { color: var(--ink-2); font-weight: 650; }
 </style>

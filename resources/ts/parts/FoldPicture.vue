@@ -74,5 +74,5 @@ const paths = computed(() =>
 </template>
 
 <style scoped>
-.fold { display: block; width: 100%; height: 100%; }
+.fold { display: block; width: 100%; height: 100%; background: var(--mat); }
 </style>

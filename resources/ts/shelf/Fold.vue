@@ -140,10 +140,10 @@ const short = (kind: string) => {
 h1 { font-size: 2.8rem; font-weight: 800; }
 .say { font-size: 1.25rem; line-height: 1.4; }
 .strip { display: grid; grid-auto-flow: column; grid-auto-columns: 1fr; box-shadow: var(--shadow); }
-.strip li { padding: 18px 14px 10px; background: linear-gradient(90deg, #fdfcf8 60%, #ebe9df); text-align: center; }
-.strip li:nth-child(even) { background: linear-gradient(90deg, #e3e1d7, #f7f5ee 60%); }
+.strip li { padding: 18px 14px 10px; background: linear-gradient(90deg, var(--paper) 60%, var(--shade-2)); text-align: center; }
+.strip li:nth-child(even) { background: linear-gradient(90deg, var(--shade-3), var(--shade-1) 60%); }
 .picture { height: 210px; }
-.move { background: var(--ink); color: white; font-weight: 650; min-height: 44px; padding: 0 18px; }
+.move { background: var(--bar); color: white; font-weight: 650; min-height: 44px; padding: 0 18px; }
 .three { display: grid; grid-template-columns: repeat(3, 1fr); gap: 22px; }
 .wrong { display: grid; grid-template-columns: repeat(auto-fit, minmax(240px, 1fr)); gap: 14px 22px; margin: 8px 0 0; }
 .wrong > div { background: var(--paper); border: 2px dashed var(--warn); padding: 12px 16px; }

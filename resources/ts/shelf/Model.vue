@@ -230,10 +230,10 @@ h1 { font-size: 2.8rem; font-weight: 800; }
 .steps { display: flex; flex-wrap: wrap; box-shadow: var(--shadow); }
 .steps li {
   flex: 1 1 236px; min-width: 0; padding: 18px; display: flex; flex-direction: column;
-  background: linear-gradient(90deg, #fdfcf8 60%, #ebe9df);
+  background: linear-gradient(90deg, var(--paper) 60%, var(--shade-2));
   gap: 4px; scroll-margin-top: 12px;
 }
-.steps li:nth-child(even) { background: linear-gradient(90deg, #e3e1d7, #f7f5ee 60%); }
+.steps li:nth-child(even) { background: linear-gradient(90deg, var(--shade-3), var(--shade-1) 60%); }
 .steps li.wide { flex: 2 1 472px; }
 .strip {
   height: 180px; margin-bottom: 10px; display: grid; grid-auto-flow: column; grid-auto-columns: minmax(0, 1fr);
@@ -249,7 +249,7 @@ h1 { font-size: 2.8rem; font-weight: 800; }
   font-size: 0.85rem;
 }
 .move {
-  background: var(--ink); color: white; font-weight: 650; min-height: 44px; padding: 0 14px; font-size: 0.95rem;
+  background: var(--bar); color: white; font-weight: 650; min-height: 44px; padding: 0 14px; font-size: 0.95rem;
   white-space: nowrap;
 }
 code { font-size: 0.8rem; }

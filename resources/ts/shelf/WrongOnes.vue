@@ -82,5 +82,5 @@ const labelled = ({ kind, title }: { kind: string; title: string }) => `${said(k
 }
 p { font-size: var(--wrong, 0.92rem); line-height: 1.3; }
 .tick { text-decoration: underline; font-weight: 650; padding: 0 8px; min-height: 24px; }
-.tick[aria-pressed='true'] { text-decoration: none; background: var(--now); }
+.tick[aria-pressed='true'] { text-decoration: none; background: var(--now); color: var(--on-now); }
 </style>

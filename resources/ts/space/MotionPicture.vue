@@ -235,6 +235,7 @@ const name = useId()
 <style scoped>
 .motion { margin: 0; height: 100%; display: grid; grid-template-rows: minmax(0, 1fr); grid-auto-rows: auto; gap: 10px; }
 .seen { position: relative; min-height: 0; filter: drop-shadow(0 5px 6px rgb(23 37 45 / 0.2)); }
+canvas, .stills img { background: var(--mat); }
 canvas { position: absolute; inset: 0; width: 100%; height: 100%; touch-action: none; cursor: grab; }
 .behind { visibility: hidden; }
 .stills { position: absolute; inset: 0; display: grid; grid-template-columns: 1fr 1fr; gap: 8px; }
@@ -243,7 +244,7 @@ canvas { position: absolute; inset: 0; width: 100%; height: 100%; touch-action: 
 .stills b { position: absolute; left: 0; top: 0; font-family: var(--head); font-size: 1.2rem; }
 .controls { display: flex; flex-wrap: wrap; gap: 8px; align-items: center; }
 .controls button {
-  min-height: 44px; padding: 0 12px; font-size: 0.95rem; background: var(--ink); color: white; font-weight: 650;
+  min-height: 44px; padding: 0 12px; font-size: 0.95rem; background: var(--bar); color: white; font-weight: 650;
   white-space: nowrap;
 }
 .controls button[aria-pressed='true'] { background: var(--tide); }

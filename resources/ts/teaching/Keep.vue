@@ -220,7 +220,7 @@ watch([waiting, newest], ([left], [before]) => {
 .known { display: block; font-weight: 400; color: var(--ink-2); }
 .silent p { line-height: 1.4; }
 .people .silent {
-  background: #e4edea; margin: 0 -20px; padding: 10px 20px; grid-template-columns: 40px 240px 1fr auto auto;
+  background: var(--tint); margin: 0 -20px; padding: 10px 20px; grid-template-columns: 40px 240px 1fr auto auto;
 }
 .silent button { min-height: 48px; padding: 0 18px; border: 2px solid var(--ink); font-weight: 650; }
 .kept {
@@ -229,7 +229,7 @@ watch([waiting, newest], ([left], [before]) => {
 }
 .people li {
   display: grid; grid-template-columns: 40px 240px 1fr; align-items: center; gap: 12px; padding: 6px 0;
-  border-bottom: 1px solid #e3e6e1; min-height: 48px;
+  border-bottom: 1px solid var(--row); min-height: 48px;
 }
 .pages { display: flex; flex-wrap: wrap; gap: 0 4px; }
 .pages label {

@@ -19,6 +19,6 @@ const { t } = useI18n()
 </template>
 
 <style scoped>
-.refused li { padding: 4px 0; border-bottom: 1px solid #e3e6e1; }
+.refused li { padding: 4px 0; border-bottom: 1px solid var(--row); }
 button { min-height: 48px; padding: 0 12px 0 0; text-decoration: underline; }
 </style>

@@ -61,7 +61,7 @@ const goes = computed(() => {
 
 <style scoped>
 footer {
-  grid-column: 1 / -1; display: grid; position: relative; background: var(--ink);
+  grid-column: 1 / -1; display: grid; position: relative; background: var(--bar);
   grid-template-columns: 150px 170px minmax(0, 1fr) 200px 150px;
 }
 footer > button {

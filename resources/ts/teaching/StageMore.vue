@@ -64,6 +64,7 @@ function openWall() {
         @change="$emit('wish', ($event.target as HTMLInputElement).checked ? 'close' : 'exception')" />
       {{ t('stage.close2') }}
     </label>
+    <RouterLink :to="{ name: 'help', query: { of: 'teach', lesson: id } }" target="_blank">{{ t('app.help') }}</RouterLink>
     <RouterLink :to="{ name: 'plan', params: { id } }">{{ t('stage.leave') }}</RouterLink>
     <button v-if="mayUnbegin" type="button" @click="$emit('unbegin')">{{ t('stage.unbegin') }}</button>
     <button v-if="mayEnd" type="button" class="end" @click="$emit('end')">{{ t('stage.endHere') }}</button>

@@ -25,7 +25,7 @@ onClickOutside(box, () => { open.value = false })
 <style scoped>
 .rest { position: relative; }
 button { min-height: 44px; white-space: nowrap; text-decoration: underline dotted; text-underline-offset: 4px; }
-.tight { background: var(--now); padding: 0 10px; }
+.tight { background: var(--now); color: var(--on-now); padding: 0 10px; }
 .says {
   position: absolute; right: 0; top: 100%; z-index: 4; width: min(420px, 92vw); background: var(--paper);
   padding: 14px 18px; display: grid; gap: 8px; box-shadow: 0 8px 24px rgb(23 37 45 / 0.35); line-height: 1.35;

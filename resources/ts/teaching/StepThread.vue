@@ -49,7 +49,7 @@ watch(() => props.at, follow, { flush: 'post' })
   flex: 1; display: flex; justify-content: space-between; position: relative; min-width: 200px; overflow-x: auto;
   overflow-y: hidden;
 }
-.thread::before { content: ''; position: absolute; left: 16px; right: 16px; top: 50%; border-top: 2px solid #9db3a6; }
+.thread::before { content: ''; position: absolute; left: 16px; right: 16px; top: 50%; border-top: 2px solid var(--plank); }
 li { position: relative; flex: 1 1 0; min-width: 24px; display: grid; justify-items: center; }
 button { width: 100%; max-width: 48px; height: 48px; display: grid; place-items: center; }
 i { width: 14px; height: 14px; border: 2px solid var(--ink); background: var(--paper); display: block; }
@@ -60,7 +60,8 @@ i { width: 14px; height: 14px; border: 2px solid var(--ink); background: var(--p
 .past i { background: var(--ink); }
 .here i { background: var(--now); width: 20px; height: 20px; }
 .flag {
-  position: absolute; top: -4px; left: 50%; transform: translateX(-50%); background: var(--now); font-size: 0.78rem;
+  position: absolute; top: -4px; left: 50%; transform: translateX(-50%); background: var(--now); color: var(--on-now);
+  font-size: 0.78rem;
   font-weight: 700; padding: 0 6px;
 }
 @media (max-width: 1000px) { .thread { order: 9; flex-basis: 100%; } }

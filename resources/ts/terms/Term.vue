@@ -158,12 +158,12 @@ const some = computed(() => term.value?.lessons.filter((one) => one.model !== nu
 .sheet { padding: 18px 22px; margin-top: 14px; }
 .fields { display: grid; grid-template-columns: 2fr repeat(4, 1fr); gap: 14px; align-items: start; }
 .off { grid-column: 1 / -2; display: flex; flex-wrap: wrap; gap: 4px 16px; align-items: center; }
-.off input { padding: 8px; border: 1px solid var(--ink-2); background: white; height: 44px; }
+.off input { padding: 8px; border: 1px solid var(--ink-2); background: var(--paper); height: 44px; }
 .link { text-decoration: underline; min-height: 44px; }
 .rows { list-style: none; padding: 0; margin: 0; }
 .rows li {
   display: grid; grid-template-columns: 150px 74px minmax(180px, 1fr) 2fr; gap: 14px; align-items: center;
-  border-top: 1px solid #e3e6e1; padding: 8px 0;
+  border-top: 1px solid var(--row); padding: 8px 0;
 }
 .picture { height: 64px; }
 select {

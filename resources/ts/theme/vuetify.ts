@@ -11,6 +11,11 @@ const field = {
   hideDetails: 'auto',
 } as const
 
+/** The emphasis of texts is ours. */
+const plain = { 'medium-emphasis-opacity': 1, 'high-emphasis-opacity': 1 }
+/** The colours themselves stand in tokens.css; Vuetify follows the same wish of the device. */
+const evening = window.matchMedia('(prefers-color-scheme: dark)')
+
 /** Vuetify for behaviour and access; its look is replaced here and in tokens.css. */
 export const vuetify = createVuetify({
   icons: {
@@ -26,7 +31,7 @@ export const vuetify = createVuetify({
     sets: { mdi },
   },
   theme: {
-    defaultTheme: 'table',
+    defaultTheme: evening.matches ? 'evening' : 'table',
     themes: {
       table: {
         dark: false,
@@ -40,12 +45,21 @@ export const vuetify = createVuetify({
           'on-background': '#17252D',
           'on-primary': '#FFFFFF',
         },
-        variables: {
-          'medium-emphasis-opacity': 1,
-          'high-emphasis-opacity': 1,
-          'border-color': '#17252D',
-          'border-opacity': 0.35,
+        variables: { ...plain, 'border-color': '#17252D', 'border-opacity': 0.35 },
+      },
+      evening: {
+        dark: true,
+        colors: {
+          background: '#151D20',
+          surface: '#222D31',
+          primary: '#14788A',
+          secondary: '#B6C4C7',
+          error: '#FFA28F',
+          'on-surface': '#EEF2EF',
+          'on-background': '#EEF2EF',
+          'on-primary': '#FFFFFF',
         },
+        variables: { ...plain, 'border-color': '#EEF2EF', 'border-opacity': 0.5 },
       },
     },
   },
@@ -57,3 +71,4 @@ export const vuetify = createVuetify({
     VCheckbox: { density: 'compact', hideDetails: 'auto', color: 'primary' },
   },
 })
+evening.addEventListener('change', ({ matches }) => vuetify.theme.change(matches ? 'evening' : 'table'))

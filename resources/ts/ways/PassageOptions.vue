@@ -72,7 +72,7 @@ label {
   display: grid; grid-template-columns: 92px 1fr; gap: 14px; padding: 14px 20px; cursor: pointer;
   border-top: 5px solid var(--rule); align-items: start;
 }
-label.chosen { border-top-color: var(--tide); background: #eef3f1; }
+label.chosen { border-top-color: var(--tide); background: var(--tint); }
 :disabled label { cursor: default; }
 :disabled label:not(.chosen) { color: var(--ink-2); }
 input { width: 20px; height: 20px; accent-color: var(--tide-deep); vertical-align: -4px; margin-right: 6px; }

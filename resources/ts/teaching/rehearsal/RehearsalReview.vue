@@ -86,7 +86,7 @@ const hints = computed(() => {
 h1 { margin: 18px 0 12px; }
 .sheet { padding: 22px 28px; display: grid; gap: 10px; }
 table { border-collapse: collapse; font-size: 1.15rem; }
-th, td { text-align: left; padding: 10px 24px 10px 0; border-top: 1px solid #e3e6e1; font-weight: 400; }
+th, td { text-align: left; padding: 10px 24px 10px 0; border-top: 1px solid var(--row); font-weight: 400; }
 thead th { border-top: 0; font-weight: 700; }
 .row { display: flex; gap: 22px; align-items: center; }
 </style>

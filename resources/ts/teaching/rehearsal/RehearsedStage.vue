@@ -70,7 +70,7 @@ const SPEEDS = [1, 4, 16]
 .rehearsal { background: var(--now-pale); padding: 10px 14px; }
 .rehearsal p { display: flex; flex-wrap: wrap; gap: 4px 14px; align-items: center; margin: 0; }
 .speeds button { min-width: 48px; min-height: 44px; background: var(--paper); }
-.speeds button[aria-pressed='true'] { background: var(--ink); color: white; }
+.speeds button[aria-pressed='true'] { background: var(--bar); color: white; }
 ul { list-style: none; padding: 0; margin: 6px 0 0; display: grid; gap: 4px; }
 li button { text-align: left; width: 100%; background: var(--paper); padding: 8px 12px; min-height: 44px; }
 </style>
