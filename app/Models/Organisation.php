@@ -27,7 +27,12 @@ final class Organisation extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['directions' => Directions::class, 'fold_names' => FoldNames::class, 'letters' => 'boolean', 'policies' => 'array'];
+        return [
+            'directions' => Directions::class,
+            'fold_names' => FoldNames::class,
+            'letters' => 'boolean',
+            'policies' => 'array',
+        ];
     }
 
     public function manner(): Manner

@@ -12,7 +12,7 @@ use Illuminate\Validation\Rule;
 
 final class UsualPoliciesController extends Controller
 {
-    /** From now on lessons begin with these: of whoever asks, or of everybody of the place who has none of their own. */
+    /** From now on lessons begin with these: of whoever asks, or of all of the place who have none of their own. */
     public function __invoke(Request $request): Response
     {
         $given = $request->validate(

@@ -35,7 +35,7 @@ use App\Support\Api\Removes;
         query: ['until?' => 'string'],
     ),
 ]
-#[Reads('/lessons/{lesson}/measures', 'measures', 'every body of the lesson; none: all models lie flat', '#MeasureData[]')]
+#[Reads('/lessons/{lesson}/measures', 'measures', 'bodies of the lesson; none: all models lie flat', '#MeasureData[]')]
 #[
     Changes(
         '/lessons/{lesson}/readings',

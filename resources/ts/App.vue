@@ -117,9 +117,9 @@ async function signOut() {
   padding: 12px 28px 8px; flex-wrap: wrap;
 }
 .mark { font-family: var(--head); font-weight: 800; font-size: 1.25rem; color: var(--ink); text-decoration: none; }
-nav { display: flex; gap: 20px; flex-wrap: wrap; }
-nav a { color: var(--ink-2); text-decoration: none; font-weight: 650; padding: 8px 0; }
-nav a.here { color: var(--ink); box-shadow: inset 0 -3px var(--tide); }
+.bar nav { display: flex; gap: 20px; flex-wrap: wrap; }
+.bar nav a { color: var(--ink-2); text-decoration: none; font-weight: 650; padding: 8px 0; }
+.bar nav a.here { color: var(--ink); box-shadow: inset 0 -3px var(--tide); }
 .who { margin-left: auto; color: var(--ink-2); font-weight: 650; }
 .to-help { margin-left: auto; color: var(--ink-2); padding: 12px 0; }
 .who + .to-help { margin-left: 0; }
@@ -128,13 +128,13 @@ nav a.here { color: var(--ink); box-shadow: inset 0 -3px var(--tide); }
 main:focus { outline: none; }
 @media (max-width: 960px) {
   .bar { gap: 12px; }
-  nav { gap: 16px; }
+  .bar nav { gap: 16px; }
   .bar .key { display: none; } /* tablets have no keys to press */
 }
 @media (max-width: 700px) {
   .bar { gap: 0 16px; padding: 6px 16px 0; }
   .mark { flex: 1; }
-  nav { gap: 2px 18px; order: 3; flex-basis: 100%; }
+  .bar nav { gap: 2px 18px; order: 3; flex-basis: 100%; }
   .who { order: 2; margin: 0; }
 }
 </style>

@@ -10,22 +10,37 @@ const leadOn = [
 ]
 
 /**
- * Screens by subject, as the rooms of core and app; teaching is on the feet, everything else at the desk. `place` is the
- * one of the four places in which a screen is found (parts/places.ts).
+ * Screens by subject, as the rooms of core and app; teaching is on the feet, everything else at the desk. `place` is
+ * the one of the four places in which a screen is found (parts/places.ts).
  */
 export const router = createRouter({
   history: createWebHistory(),
   scrollBehavior,
   routes: [
-    { path: '/', name: 'home', component: () => import('./home/Home.vue'), meta: { title: 'Next lesson', place: 'lessons' } },
+    {
+      path: '/',
+      name: 'home',
+      component: () => import('./home/Home.vue'),
+      meta: { title: 'Next lesson', place: 'lessons' },
+    },
     {
       path: '/sign-in',
       name: 'sign-in',
       component: () => import('./account/SignIn.vue'),
       meta: { title: 'Sign in', open: true },
     },
-    { path: '/models', name: 'shelf', component: () => import('./shelf/Shelf.vue'), meta: { title: 'Models', place: 'models' } },
-    { path: '/models/folds', name: 'folds', component: () => import('./shelf/Folds.vue'), meta: { title: 'Folds', place: 'models' } },
+    {
+      path: '/models',
+      name: 'shelf',
+      component: () => import('./shelf/Shelf.vue'),
+      meta: { title: 'Models', place: 'models' },
+    },
+    {
+      path: '/models/folds',
+      name: 'folds',
+      component: () => import('./shelf/Folds.vue'),
+      meta: { title: 'Folds', place: 'models' },
+    },
     {
       path: '/models/folds/cards/:kind',
       name: 'cards',
@@ -109,7 +124,12 @@ export const router = createRouter({
       component: () => import('./paper/Ahead.vue'),
       meta: { title: 'Paper ahead', place: 'paper' },
     },
-    { path: '/groups', name: 'groups', component: () => import('./groups/Groups.vue'), meta: { title: 'Groups', place: 'groups' } },
+    {
+      path: '/groups',
+      name: 'groups',
+      component: () => import('./groups/Groups.vue'),
+      meta: { title: 'Groups', place: 'groups' },
+    },
     {
       path: '/groups/:id(\\d+)',
       name: 'wall',

@@ -209,7 +209,7 @@ final class ForecastTest extends TestCase
     public static function slips(): iterable
     {
         yield 'a step there is not' => [[], ['own_times' => ['99' => 60]], '/models/0/own_times', 'steps 1 to 17'];
-        yield 'no time at all' => [[], ['own_times' => ['1' => 0]], '/models/0/own_times', 'between 1 and 3600 seconds'];
+        yield 'no time' => [[], ['own_times' => ['1' => 0]], '/models/0/own_times', 'between 1 and 3600 seconds'];
         yield 'hours' => [[], ['own_times' => ['1' => 9000]], '/models/0/own_times', 'between 1 and 3600 seconds'];
         yield 'a word' => [[], ['own_times' => ['1' => 'long']], '/models/0/own_times', 'between 1 and 3600 seconds'];
         yield 'a list' => [[], ['own_times' => [60]], '/models/0/own_times', 'steps 1 to 17'];

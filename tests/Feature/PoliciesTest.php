@@ -202,7 +202,8 @@ final class PoliciesTest extends TestCase
         );
         $making = ['square_in_lesson' => true, 'policies' => ['cut_line' => 'pencil', 'squaring' => 'fresh']];
         self::assertSame(
-            ['bring-fresh-1' => 'Cut 5 squares beforehand: they are folded, and those made in the lesson are put aside.',
+            ['bring-fresh-1' => 'Cut 5 squares beforehand: they are folded, '
+                .'and those made in the lesson are put aside.',
                 'bring-pencil-1' => 'Lay out 5 pencils, one each.'],
             $list($making),
         );
@@ -243,7 +244,7 @@ final class PoliciesTest extends TestCase
             'password' => 'fold-the-corner',
         ]);
         $this->actingAs($colleague);
-        self::assertSame(['show' => 'twice', 'quick' => 'help'], $of($made(), 'chosen'), 'a colleague has the place\'s');
+        self::assertSame(['show' => 'twice', 'quick' => 'help'], $of($made(), 'chosen'), 'a colleague');
 
         $this->actingAs($this->lead)->putJson('/api/usual-policies', ['policies' => null, 'for' => 'place']);
         self::assertSame(['show' => 'along', 'quick' => 'help'], $of($made(), 'chosen'), 'as most do again');

@@ -8,10 +8,10 @@ use Attribute;
 use OpenApi\Attributes as OA;
 
 /**
- * A JSON object in a line a field, for the API document. Types: "string", "integer", "number", "boolean", "length"
- * (a number of mm, or text with its unit), "#Name" (another shape), "{string}" (a map), each with "?" before it when it may be null and "[]" after it for a list; a list
- * of words is an enum, fields in an array are an object, and ["[]" => fields] a list of objects. A field whose name
- * ends in "?" may be left out.
+ * A JSON object in a line a field, for the API document. Types: "string", "integer", "number", "boolean", "length" (a
+ * number of mm, or text with its unit), "#Name" (another shape), "{string}" (a map), each with "?" before it when it
+ * may be null and "[]" after it for a list; a list of words is an enum, fields in an array are an object, and ["[]" =>
+ * fields] a list of objects. A field whose name ends in "?" may be left out.
  */
 #[Attribute(Attribute::TARGET_CLASS)]
 final class JsonShape extends OA\Schema

@@ -3514,7 +3514,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description every body of the lesson; none: all models lie flat */
+            /** @description bodies of the lesson; none: all models lie flat */
             200: {
                 headers: {
                     [name: string]: unknown;

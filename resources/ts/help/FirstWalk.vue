@@ -6,7 +6,7 @@ import { useGroups } from '../api/groups'
 import { useHome } from '../api/lessons'
 import { useStocks } from '../api/paper'
 
-/** A first lesson from nothing to its results, on one's own lesson: each step leads to its page, what is done is ticked. */
+/** A first lesson from nothing to its results, on one's own lesson: each step leads to its page. */
 const props = defineProps<{ card: LessonCard | null }>()
 const { t } = useI18n()
 const groups = useGroups()

@@ -53,7 +53,12 @@ async function make(model: string) {
     <h1>{{ t('first.title') }}</h1>
     <p class="sentence">
       {{ t('first.teach') }}
-      <input v-model.number="wish.learners" type="number" v-bind="between('learners')" min="1" :aria-label="t('first.learners')" />
+      <input
+        v-model.number="wish.learners"
+        type="number"
+        v-bind="between('learners')"
+        min="1"
+        :aria-label="t('first.learners')" />
       {{ t('first.of') }}
       <input v-model.number="wish.years" type="number" v-bind="between('years')" :aria-label="t('first.years')" />
       {{ t('first.for') }}

@@ -80,7 +80,9 @@ const copied = ref<LessonCard | null>(null)
       <h2 class="rule">{{ month.name }}</h2>
       <ul class="list">
         <li v-for="card in month.lessons" :key="card.id" class="line">
-          <span class="small"><FoldPicture v-if="pictureOf(card.model)" :drawing="pictureOf(card.model)!" title="" /></span>
+          <span class="small"
+            ><FoldPicture v-if="pictureOf(card.model)" :drawing="pictureOf(card.model)!" title=""
+          /></span>
           <span class="when"
             ><b>{{ date(card) }}</b
             ><br /><span class="quiet">{{ clock(card.starts_at) }}, {{ card.minutes }} min</span></span

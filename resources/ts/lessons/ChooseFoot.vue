@@ -40,7 +40,10 @@ const said = computed(() => {
       <li v-for="m in chosen" :key="m.slug">
         <span class="small"><FoldPicture :drawing="m.picture" :title="''" /></span>
         <b>{{ m.title }}</b>
-        <button type="button" :aria-label="t('choose.furtherRemove', { title: m.title })" @click="$emit('remove', m.slug)">
+        <button
+          type="button"
+          :aria-label="t('choose.furtherRemove', { title: m.title })"
+          @click="$emit('remove', m.slug)">
           ×
         </button>
       </li>

@@ -101,7 +101,7 @@ export function useChoice(lesson: () => LessonData | undefined) {
     return me.data.value?.ways.find((one) => one.model === model)?.ways ?? {}
   }
   const isChosen = (model: string) => form.value.models.some((one) => one.model === model)
-  /** Puts a model behind the others, or takes it away; what was said of one that the lesson has already stays with it. */
+  /** Puts a model behind the others, or takes it away; what was said of one that the lesson has already stays. */
   function toggle(model: string) {
     if (isChosen(model)) form.value.models = form.value.models.filter((one) => one.model !== model)
     else if (form.value.models.length < (most('models') ?? Infinity))

@@ -80,7 +80,11 @@ const diamonds = computed(() =>
       fill-opacity="0.3"
       stroke="var(--later)"
       stroke-dasharray="3 3" />
-    <path v-if="!wave" :d="`${path} L${x(end)} ${y(0)} L${x(0)} ${y(0)} Z`" fill="var(--tide-pale)" fill-opacity="0.3" />
+    <path
+      v-if="!wave"
+      :d="`${path} L${x(end)} ${y(0)} L${x(0)} ${y(0)} Z`"
+      fill="var(--tide-pale)"
+      fill-opacity="0.3" />
     <path :d="path" fill="none" stroke="var(--ink)" stroke-width="3" stroke-linejoin="round" />
     <path
       v-for="(d, i) in diamonds"

@@ -43,7 +43,14 @@ const cuts = computed(() =>
 
 <template>
   <svg :viewBox="box" role="img" :aria-label="title" class="drawing">
-    <rect x="0" y="0" :width="width" :height="height" fill="var(--paper)" stroke="var(--ink)" :stroke-width="0.4 * unit" />
+    <rect
+      x="0"
+      y="0"
+      :width="width"
+      :height="height"
+      fill="var(--paper)"
+      stroke="var(--ink)"
+      :stroke-width="0.4 * unit" />
     <g v-for="(square, i) in squares" :key="i">
       <rect
         :x="square.x_mm"

@@ -25,7 +25,15 @@ defineProps<{ outcome: string; step?: number | null; presumed?: boolean; label: 
       <path d="M28 4v24H4z" fill="var(--tide)" />
     </template>
     <template v-else-if="outcome === 'stopped'">
-      <rect x="4" y="4" width="24" height="24" fill="none" stroke="var(--ink)" stroke-width="2" stroke-dasharray="4 3" />
+      <rect
+        x="4"
+        y="4"
+        width="24"
+        height="24"
+        fill="none"
+        stroke="var(--ink)"
+        stroke-width="2"
+        stroke-dasharray="4 3" />
       <text x="16" y="21.5" text-anchor="middle" font-size="14" font-weight="700" fill="var(--ink)">{{ step }}</text>
     </template>
     <path v-else-if="outcome === 'away'" d="M9 16h14" stroke="var(--ink-2)" stroke-width="3" />

@@ -57,7 +57,14 @@ const paths = computed(() =>
 </script>
 
 <template>
-  <svg :viewBox="box" :role="title ? 'img' : undefined" :aria-label="title || undefined" :aria-hidden="title ? undefined : true" class="fold" fill="none" stroke-linecap="round">
+  <svg
+    :viewBox="box"
+    :role="title ? 'img' : undefined"
+    :aria-label="title || undefined"
+    :aria-hidden="title ? undefined : true"
+    class="fold"
+    fill="none"
+    stroke-linecap="round">
     <path v-for="(path, i) in paths" :key="i" v-bind="path" />
     <text
       v-for="label in labels"

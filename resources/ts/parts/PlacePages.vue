@@ -24,6 +24,8 @@ const place = computed(() => places.find((one) => one.name === route.meta['place
 }
 .pages a { color: var(--ink-2); padding: 7px 0; font-size: 0.95rem; text-decoration: none; }
 .pages a:hover { text-decoration: underline; }
-.here { color: var(--ink) !important; font-weight: 700; text-decoration: underline var(--tide) 3px !important; text-underline-offset: 5px; }
+.pages .here {
+  color: var(--ink); font-weight: 700; text-decoration: underline var(--tide) 3px; text-underline-offset: 5px;
+}
 @media (max-width: 700px) { .pages { padding: 0 16px; gap: 0 16px; } .pages a { padding: 11px 0; } }
 </style>

@@ -140,7 +140,9 @@ const short = (kind: string) => {
 h1 { font-size: 2.8rem; font-weight: 800; }
 .say { font-size: 1.25rem; line-height: 1.4; }
 .strip { display: grid; grid-auto-flow: column; grid-auto-columns: 1fr; box-shadow: var(--shadow); }
-.strip li { padding: 18px 14px 10px; background: linear-gradient(90deg, var(--paper) 60%, var(--shade-2)); text-align: center; }
+.strip li {
+  padding: 18px 14px 10px; background: linear-gradient(90deg, var(--paper) 60%, var(--shade-2)); text-align: center;
+}
 .strip li:nth-child(even) { background: linear-gradient(90deg, var(--shade-3), var(--shade-1) 60%); }
 .picture { height: 210px; }
 .move { background: var(--bar); color: white; font-weight: 650; min-height: 44px; padding: 0 18px; }

@@ -35,7 +35,8 @@ export function useWishes(given?: Given) {
   const groups = useGroups()
   /** What was wished is kept while the tab is open, so that a look at a model loses nothing. */
   const wish = useSessionStorage<Wish>(given ? 'choose' : 'shelf', { ...NOTHING }, { mergeDefaults: true })
-  const group = computed<GroupData | undefined>(() => groups.data.value?.find((g) => g.id === (given ? given.group() : wish.value.group)))
+  const asked = () => (given ? given.group() : wish.value.group)
+  const group = computed<GroupData | undefined>(() => groups.data.value?.find((g) => g.id === asked()))
   const minutes = computed(() => Number((given ? given.minutes() : wish.value.minutes) || 0))
   const slot = useDebounce(minutes, 200)
   const times = useTimes(() => group.value?.id ?? null, slot)

@@ -93,7 +93,8 @@ b { font-size: 1rem; line-height: 1.1; overflow-wrap: anywhere; }
 li span { font-size: 0.74rem; line-height: 1.15; color: var(--ink-2); white-space: nowrap; }
 .not-yet { border: 2px dashed var(--ink); background: var(--paper-shade); box-shadow: none; }
 .help {
-  background: var(--now); border: 2px solid var(--ink); --ink: var(--on-now); --ink-2: var(--on-now); --tide-deep: var(--on-now); color: var(--on-now);
+  background: var(--now); border: 2px solid var(--ink); color: var(--on-now); --ink: var(--on-now);
+  --ink-2: var(--on-now); --tide-deep: var(--on-now);
 }
 .help span { color: var(--ink); font-weight: 700; }
 .away { background: transparent; box-shadow: none; color: var(--ink-2); }

@@ -54,7 +54,11 @@ function openWall() {
     <button type="button" @click="$emit('dark')">{{ t('stage.darkNow') }} <kbd class="key">B</kbd></button>
     <RouterLink v-if="ways" :to="ways">{{ t('stage.ways') }} <kbd class="key">W</kbd></RouterLink>
     <form v-if="!rehearsed" class="join" @submit.prevent="join">
-      <input v-model="guest" :maxlength="most('learner_name')" :aria-label="t('stage.guest')" :placeholder="t('stage.guest')" />
+      <input
+        v-model="guest"
+        :maxlength="most('learner_name')"
+        :aria-label="t('stage.guest')"
+        :placeholder="t('stage.guest')" />
       <button type="submit">{{ t('stage.guestAdd') }}</button>
     </form>
     <label v-if="preview">
@@ -64,7 +68,9 @@ function openWall() {
         @change="$emit('wish', ($event.target as HTMLInputElement).checked ? 'close' : 'exception')" />
       {{ t('stage.close2') }}
     </label>
-    <RouterLink :to="{ name: 'help', query: { of: 'teach', lesson: id } }" target="_blank">{{ t('app.help') }}</RouterLink>
+    <RouterLink :to="{ name: 'help', query: { of: 'teach', lesson: id } }" target="_blank">{{
+      t('app.help')
+    }}</RouterLink>
     <RouterLink :to="{ name: 'plan', params: { id } }">{{ t('stage.leave') }}</RouterLink>
     <button v-if="mayUnbegin" type="button" @click="$emit('unbegin')">{{ t('stage.unbegin') }}</button>
     <button v-if="mayEnd" type="button" class="end" @click="$emit('end')">{{ t('stage.endHere') }}</button>

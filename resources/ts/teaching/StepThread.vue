@@ -49,7 +49,9 @@ watch(() => props.at, follow, { flush: 'post' })
   flex: 1; display: flex; justify-content: space-between; position: relative; min-width: 200px; overflow-x: auto;
   overflow-y: hidden;
 }
-.thread::before { content: ''; position: absolute; left: 16px; right: 16px; top: 50%; border-top: 2px solid var(--plank); }
+.thread::before {
+  content: ''; position: absolute; left: 16px; right: 16px; top: 50%; border-top: 2px solid var(--plank);
+}
 li { position: relative; flex: 1 1 0; min-width: 24px; display: grid; justify-items: center; }
 button { width: 100%; max-width: 48px; height: 48px; display: grid; place-items: center; }
 i { width: 14px; height: 14px; border: 2px solid var(--ink); background: var(--paper); display: block; }

@@ -84,7 +84,7 @@ final class PoliciesTest extends TestCase
         self::assertSame([60, 30, 4, 20, 40, 40, 50], array_column($plan->lines, 'seconds'));
     }
 
-    /** @return iterable<string, array{array<string, string>, bool, list<string>}> policies, squares made, what to bring */
+    /** @return iterable<string, array{array<string, string>, bool, list<string>}> policies, squares made, to bring */
     public static function brought(): iterable
     {
         yield 'as usual' => [[], true, []];
