@@ -118,8 +118,8 @@ final readonly class Policies
     }
 
     /**
-     * What has to be laid out or prepared for what is chosen: cards or pencils to crease or draw with, printed steps for
-     * each or for each table, squares to fold instead of those that are made.
+     * What has to be laid out or prepared for what is chosen: cards or pencils to crease or draw with, printed steps
+     * for each or for each table, squares to fold instead of those that are made.
      *
      * @param  bool  $makeSquares  the learners make their squares themselves
      * @return list<'fresh'|'step-cards'|'table-cards'|'card'|'pencil'> in the order of preparing it
