@@ -57,7 +57,9 @@ abstract class BrowserTestCase extends TestCase
     /** Ticks a model where a lesson is chosen. */
     protected function pick(string $model): void
     {
-        $this->browser->find(".tile input[value='$model']")->click();
+        $box = $this->browser->find(".tile input[value='$model']");
+        $this->browser->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$box]); // off the foot
+        $box->click();
         $this->browser->until(
             fn (): bool => count($this->all(".tile.picked input[value='$model']")) === 1,
             'the model is chosen',
