@@ -28,7 +28,7 @@ const { seen: most, isAll } = useMattering(() => passages.value, () => ways.aske
 const seen = computed(() => {
   if (isAll.value || ways.status.value !== 'teaching') return most.value
   const left = passages.value.filter((passage) => closed(passage.name) === undefined)
-  return left.length > ASKED ? left.slice(0, ASKED) : passages.value
+  return left.length > 0 ? left.slice(0, ASKED) : passages.value
 })
 const kept = ref(false)
 watch(ways.picked, () => { kept.value = false })
