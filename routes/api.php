@@ -54,7 +54,7 @@ Route::middleware(['auth', 'limits', 'quota'])->group(function (): void {
     Route::apiResource('groups', GroupController::class)->except('show');
     Route::delete('groups/{group}/learners/{learner}', [GroupController::class, 'removeLearner']);
     Route::get('groups/{group}/times', [GroupController::class, 'times'])->middleware('heavy');
-    Route::get('groups/{group}/fit', [GroupController::class, 'fit']);
+    Route::get('groups/{group}/fit', [GroupController::class, 'fit'])->middleware('heavy');
     Route::get('groups/{group}/next', [GroupController::class, 'next'])->middleware('heavy');
     Route::get('groups/{group}/wall', [GroupController::class, 'wall']);
     Route::get('groups/{group}/folds', [GroupController::class, 'folds']);

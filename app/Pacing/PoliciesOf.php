@@ -6,7 +6,9 @@ namespace App\Pacing;
 
 use App\Models\Lesson;
 use App\Programme\LoadedProgramme;
+use App\Programme\ProgrammeItem;
 use App\Support\LibraryFiles;
+use Cathedra\Core\Pacing\Contradictions;
 use Cathedra\Core\Pacing\Policies;
 use Cathedra\Core\Rules\PolicyOption;
 
@@ -16,7 +18,6 @@ final readonly class PoliciesOf
     public function __construct(
         private LibraryFiles $files,
         private UsualPolicies $usual,
-        private Contradictions $contradictions,
     ) {
     }
 
@@ -54,7 +55,29 @@ final readonly class PoliciesOf
             most_prepared: max(0, count($programme->items[0]->loads) - 1),
             says: $chosen->says,
             creases_there: array_values(array_filter($there, static fn (int $step): bool => $step > $chosen->prepared)),
-            against: $this->contradictions->of($chosen, $lesson, $programme),
+            against: $this->against($chosen, $lesson, $programme),
         );
+    }
+
+    /** @return list<array{text: string, ways: list<array{title: string, change: array<string, mixed>}>}> in words */
+    private function against(Policies $chosen, Lesson $lesson, LoadedProgramme $programme): array
+    {
+        $words = $this->files->words();
+        $cut = array_values(array_filter($programme->items, static fn (ProgrammeItem $i): bool => $i->facts->scissors));
+        $with = ['title' => $cut[0]->facts->title ?? '', 'steps' => $chosen->prepared];
+        $said = [];
+        foreach (
+            Contradictions::of($chosen, $lesson->square_in_lesson, $lesson->method, $cut !== []) as $what => $ways
+        ) {
+            $said[] = ['text' => $words->say('plan', $what, $with), 'ways' => array_map(
+                static fn (string $way, array $change): array => [
+                    'title' => $words->say('plan', "way-$way"), 'change' => $change,
+                ],
+                array_keys($ways),
+                array_values($ways),
+            )];
+        }
+
+        return $said;
     }
 }

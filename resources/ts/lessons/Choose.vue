@@ -9,7 +9,7 @@ import AskState from '../parts/AskState.vue'
 import { useBounds } from '../parts/bounds'
 import DraftNote from '../parts/DraftNote.vue'
 import { showFirstFault } from '../parts/firstFault'
-import ShelfTile from '../shelf/ShelfTile.vue'
+import ShelfBoard from '../shelf/ShelfBoard.vue'
 import { useWishes } from '../shelf/useWishes'
 import WishSentence from '../shelf/WishSentence.vue'
 import ChooseFoot from './ChooseFoot.vue'
@@ -129,24 +129,13 @@ async function remove() {
           :occasions="occasions"
           :does="does"
           :has-group="group !== undefined" />
-        <p v-if="fitting.length === 0" class="warn" role="status">
-          {{ t('shelf.none') }} <button type="button" class="again" @click="all">{{ t('shelf.all') }}</button>
-        </p>
-        <template v-for="(part, i) in [fitting, others]" :key="i">
-          <p v-if="i === 1 && others.length" class="quiet not">
-            {{ t('shelf.notFor', { n: others.length, group: group?.name ?? '' }) }}
-          </p>
-          <div class="board">
-            <ShelfTile
-              v-for="one in part"
-              :key="one.model.slug"
-              :placed="one"
-              :group="group?.name"
-              :learners="learners"
-              :picked="choice.isChosen(one.model.slug)"
-              @pick="choice.toggle(one.model.slug)" />
-          </div>
-        </template>
+        <ShelfBoard
+          :fitting="fitting"
+          :others="others"
+          :group="group"
+          :picked="choice.isChosen"
+          @pick="choice.toggle"
+          @all="all" />
       </section>
       <ChooseFoot
         :chosen="chosen"
@@ -171,12 +160,8 @@ async function remove() {
   font: inherit; background: var(--paper); border: 0; border-bottom: 3px solid var(--tide); padding: 4px 14px;
   height: 46px; width: 17rem; max-width: 100%; margin-left: auto;
 }
-.again { text-decoration: underline; color: var(--tide-deep); min-height: 44px; }
-.board { display: grid; grid-template-columns: repeat(auto-fill, minmax(168px, 1fr)); gap: 6px 0; }
-.not { margin: 18px 0 10px; }
 /* what has the focus does not come to lie behind the foot */
 form :deep(input), form :deep(select) { scroll-margin: 16px 0 140px; }
 @media (max-width: 600px) { form :deep(input), form :deep(select) { scroll-margin-bottom: 220px; } }
 @media (max-width: 860px) { .fields { grid-template-columns: 1fr 1fr; } .fields .wide { grid-column: 1 / -1; } }
-@media (max-width: 480px) { .board { grid-template-columns: repeat(2, minmax(0, 1fr)); } }
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
 import AskState from '../parts/AskState.vue'
-import ShelfTile from './ShelfTile.vue'
+import ShelfBoard from './ShelfBoard.vue'
 import { useWishes } from './useWishes'
 import WishSentence from './WishSentence.vue'
 
@@ -30,28 +30,7 @@ const { models, groups, wish, group, folds, occasions, does, fitting, others, al
       :does="does"
       :has-group="group !== undefined"
       :groups="groups.data.value ?? []" />
-    <p v-if="fitting.length === 0" class="warn" role="status">
-      {{ t('shelf.none') }} <button type="button" class="again" @click="all">{{ t('shelf.all') }}</button>
-    </p>
-    <div class="board">
-      <ShelfTile
-        v-for="one in fitting"
-        :key="one.model.slug"
-        :placed="one"
-        :group="group?.name"
-        :learners="group?.learners.length ?? 0" />
-    </div>
-    <template v-if="others.length">
-      <p class="quiet not">{{ t('shelf.notFor', { n: others.length, group: group?.name ?? '' }) }}</p>
-      <div class="board">
-        <ShelfTile
-          v-for="one in others"
-          :key="one.model.slug"
-          :placed="one"
-          :group="group?.name"
-          :learners="group?.learners.length ?? 0" />
-      </div>
-    </template>
+    <ShelfBoard :fitting="fitting" :others="others" :group="group" @all="all" />
   </div>
 </template>
 
@@ -62,8 +41,4 @@ const { models, groups, wish, group, folds, occasions, does, fitting, others, al
   height: 46px;
   width: 17rem; max-width: 100%;
 }
-.again { text-decoration: underline; color: var(--tide-deep); min-height: 44px; }
-.board { display: grid; grid-template-columns: repeat(auto-fill, minmax(168px, 1fr)); gap: 6px 0; }
-.not { margin: 18px 0 10px; }
-@media (max-width: 480px) { .board { grid-template-columns: repeat(3, minmax(0, 1fr)); } }
 </style>

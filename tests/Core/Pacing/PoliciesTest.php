@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Pacing;
 
 use Cathedra\Core\Pacing\BadPlan;
+use Cathedra\Core\Pacing\Contradictions;
 use Cathedra\Core\Pacing\Diagonal;
 use Cathedra\Core\Pacing\ModelLoad;
 use Cathedra\Core\Pacing\Policies;
@@ -106,6 +107,58 @@ final class PoliciesTest extends TestCase
     public function testWhatIsBroughtFollowsFromWhatIsChosen(array $chosen, bool $makes, array $brings): void
     {
         self::assertSame($brings, Policies::of(self::table(), $chosen)->brings($makes));
+    }
+
+    /**
+     * @return iterable<string, array{array<string, string>, int, bool, string, bool, list<string>}> policies, steps
+     *     folded before, squares made, by which method, a model is cut, what contradicts
+     */
+    public static function contradictions(): iterable
+    {
+        yield 'as usual' => [[], 0, true, 'scissors', true, []];
+        yield 'a model is cut' => [['cutting' => 'square'], 0, false, 'scissors', true, ['model-cuts']];
+        yield 'no model is cut' => [['cutting' => 'none'], 0, false, 'scissors', false, []];
+        yield 'squares are cut' => [['cutting' => 'none'], 0, true, 'scissors', false, ['square-cuts']];
+        yield 'squares are torn' => [['cutting' => 'none'], 0, true, 'tear', false, []];
+        yield 'both are cut' => [['cutting' => 'none'], 0, true, 'scissors', true, ['model-cuts', 'square-cuts']];
+        yield 'folded before it is made' => [[], 2, true, 'tear', false, ['prepared-squares']];
+        yield 'folded before, squares too' => [[], 2, false, 'tear', false, []];
+        yield 'folded before from fresh squares' => [['squaring' => 'fresh'], 2, true, 'tear', false, []];
+        yield 'cards, yet together' => [
+            ['show' => 'cards', 'pace' => 'everybody'], 0, false, 'tear', false, ['cards-together'],
+        ];
+        yield 'shown, together' => [['pace' => 'everybody'], 0, false, 'tear', false, []];
+    }
+
+    /**
+     * @param  array<string, string>  $chosen
+     * @param  'scissors'|'tear'  $method
+     * @param  list<string>  $wrong
+     */
+    #[DataProvider('contradictions')]
+    public function testWhatCannotBeAtOnce(
+        array $chosen,
+        int $prepared,
+        bool $makes,
+        string $method,
+        bool $cuts,
+        array $wrong,
+    ): void {
+        $of = static fn (array $policies, int $steps, bool $squares, string $by): array => array_keys(
+            Contradictions::of(Policies::of(self::table(), $policies, $steps), $squares, $by, $cuts),
+        );
+        self::assertSame($wrong, $of($chosen, $prepared, $makes, $method));
+        $found = Contradictions::of(Policies::of(self::table(), $chosen, $prepared), $makes, $method, $cuts);
+        foreach ($found as $what => $ways) {
+            foreach ($ways as $way => $change) {
+                self::assertNotContains($what, $of(
+                    [...$chosen, ...$change['policies'] ?? []],
+                    $change['prepared'] ?? $prepared,
+                    $change['square_in_lesson'] ?? $makes,
+                    $change['method'] ?? $method,
+                ), "$way ends it");
+            }
+        }
     }
 
     public function testOnlyWhatIsNotAsUsualIsSaid(): void
