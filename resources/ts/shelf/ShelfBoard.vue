@@ -24,7 +24,7 @@ const { t } = useI18n()
     <p v-if="part === others && others.length" class="quiet not">
       {{ t('shelf.notFor', { n: others.length, group: group?.name ?? '' }) }}
     </p>
-    <div class="board">
+    <div class="board" :class="{ picking: picked }">
       <ShelfTile
         v-for="one in part"
         :key="one.model.slug"
@@ -41,5 +41,8 @@ const { t } = useI18n()
 .again { text-decoration: underline; color: var(--tide-deep); min-height: 44px; }
 .board { display: grid; grid-template-columns: repeat(auto-fill, minmax(168px, 1fr)); gap: 6px 0; }
 .not { margin: 18px 0 10px; }
-@media (max-width: 480px) { .board { grid-template-columns: repeat(3, minmax(0, 1fr)); } }
+@media (max-width: 480px) { 
+  .board { grid-template-columns: repeat(3, minmax(0, 1fr)); }
+  .board.picking { grid-template-columns: repeat(2, minmax(0, 1fr)); }
+}
 </style>
