@@ -15,7 +15,7 @@ self.addEventListener('fetch', (event) => {
   const url = new URL(request.url)
   if (request.method !== 'GET' || url.origin !== self.location.origin) return
   if (url.pathname.startsWith('/build/')) event.respondWith(keptFirst(request))
-  else if (request.mode === 'navigate' && PAGES.test(url.pathname)) event.respondWith(networkFirst(request, SHELL))
+  else if (request.mode === 'navigate' && PAGES.test(url.pathname)) event.respondWith(page(request))
   else if (ANSWERS.test(url.pathname)) event.respondWith(networkFirst(request, DATA))
 })
 
@@ -41,6 +41,18 @@ async function networkFirst(request, name) {
   } catch (problem) {
     const kept = await cache.match(request)
     if (kept) return kept
+    throw problem
+  }
+}
+
+/** Every page is the same application: without a network any that is kept opens any other. */
+async function page(request) {
+  try {
+    return await networkFirst(request, SHELL)
+  } catch (problem) {
+    const cache = await caches.open(SHELL)
+    const kept = (await cache.keys()).find((one) => PAGES.test(new URL(one.url).pathname))
+    if (kept) return cache.match(kept)
     throw problem
   }
 }

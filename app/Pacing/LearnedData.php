@@ -19,6 +19,9 @@ use App\Support\Api\JsonShape;
             'id' => 'integer', 'name' => 'string', 'pace' => 'number', 'low' => 'number', 'high' => 'number',
             'marks' => 'integer',
         ]],
+        'leads' => ['[]' => [
+            'name' => 'string', 'showing' => 'number', 'low' => 'number', 'high' => 'number', 'steps' => 'integer',
+        ]],
         'lessons' => ['[]' => [
             'id' => 'integer', 'title' => 'string', 'group' => 'string', 'starts_at' => 'string', 'marks' => 'integer',
             'odd' => 'boolean',
@@ -29,6 +32,8 @@ use App\Support\Api\JsonShape;
         'estimate' => 'seconds of an adult beginner by the library',
         'seconds' => 'as learned; eight of ten truths lie between low and high',
         'pace' => 'of the group beside others of their age; above 1 slower',
+        'showing' => 'how long the lead shows beside what is planned; above 1 longer',
+        'steps' => 'at which the lead said that they were shown',
         'odd' => 'left out: nothing is learned from it',
     ]),
 ]
@@ -39,6 +44,7 @@ final readonly class LearnedData
      * @param  list<array{kind: string, name: string, estimate: float, seconds: float, low: float, high: float,
      *     marks: int}>  $folds
      * @param  list<array{id: int, name: string, pace: float, low: float, high: float, marks: int}>  $groups
+     * @param  list<array{name: string, showing: float, low: float, high: float, steps: int}>  $leads
      * @param  list<array{id: int, title: string, group: string, starts_at: string, marks: int, odd: bool}>  $lessons
      */
     public function __construct(
@@ -46,6 +52,7 @@ final readonly class LearnedData
         public array $before,
         public array $folds,
         public array $groups,
+        public array $leads,
         public array $lessons,
     ) {
     }

@@ -7,9 +7,11 @@ namespace App\Pacing;
 use App\Accounts\MannerOf;
 use App\Models\Lesson;
 use App\Models\Organisation;
+use App\Models\User;
 use App\Programme\LoadedProgramme;
 use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
+use Cathedra\Core\Pacing\Learning\Factor;
 use Cathedra\Core\Pacing\Learning\Learned;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\Relation;
@@ -65,6 +67,7 @@ final readonly class LearnedSheet
             before: ['low' => round($before->low, 2), 'high' => round($before->high, 2)],
             folds: $folds,
             groups: $groups,
+            leads: $this->leads($organisation),
             lessons: $this->lessons($organisation),
         );
     }
@@ -73,6 +76,22 @@ final readonly class LearnedSheet
     public function leaveOut(Lesson $lesson, bool $isOdd): void
     {
         $lesson->update(['odd' => $isOdd]);
+    }
+
+    /** @return list<array{name: string, showing: float, low: float, high: float, steps: int}> */
+    private function leads(Organisation $organisation): array
+    {
+        $of = User::query()->where('organisation_id', $organisation->id);
+        $names = $of->orderBy('name')->pluck('name', 'id')->all();
+        $known = array_intersect_key($this->learned->showing($organisation->id)->leads, $names);
+
+        return array_map(static fn (Factor $of, int|string $lead): array => [
+            'name' => $names[$lead],
+            'showing' => round($of->middle, 2),
+            'low' => round($of->low, 2),
+            'high' => round($of->high, 2),
+            'steps' => $of->marks,
+        ], $known, array_keys($known));
     }
 
     /** @return list<array{id: int, title: string, group: string, starts_at: string, marks: int, odd: bool}> */

@@ -11,14 +11,15 @@ use App\Shelf\ModelShelf;
 use App\Support\LibraryFiles;
 use App\Support\Once;
 use App\Teaching\LessonLog;
-use Cathedra\Core\Lesson\Marking;
 use Cathedra\Core\Pacing\Learning\Learned;
-use Cathedra\Core\Pacing\Learning\Mark;
-use Cathedra\Core\Pacing\Learning\Marks;
+use Cathedra\Core\Pacing\Learning\Showing;
+use Cathedra\Core\Pacing\Learning\TaughtLesson;
+use Cathedra\Core\Pacing\Learning\TaughtTimes;
 use Cathedra\Core\Pacing\ModelLoad;
 use Cathedra\Core\Pacing\Room;
 use Cathedra\Core\Progress\FoldEvidence;
 use Cathedra\Core\Rules\BaseTimes;
+use Illuminate\Contracts\Auth\Guard;
 use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\Relation;
@@ -28,7 +29,7 @@ use Illuminate\Support\Facades\DB;
  * What an organisation's taught lessons say of times: of each kind of fold and of each group's pace. Kept until a
  * lesson is taught, left out or corrected; safe to delete at any time.
  *
- * @phpstan-type Kept array{state: string, learned: Learned, marks: array<int, int>,
+ * @phpstan-type Kept array{state: string, learned: Learned, showing: Showing, marks: array<int, int>,
  *     days: array<int, array<int, string>>}
  */
 final readonly class LearnedTimes
@@ -49,15 +50,29 @@ final readonly class LearnedTimes
         private PlanOf $plan,
         private LessonLog $log,
         private Repository $cache,
+        private Guard $guard,
     ) {
     }
 
-    /** The library's times with what was learned. */
+    /** The library's times with what was learned, shown as who is signed in shows: whoever plans it teaches it. */
     public function times(?int $organisation): BaseTimes
     {
         $times = $this->files->times();
 
-        return $organisation === null ? $times : $times->learned($this->of($organisation)->factors());
+        return $organisation === null ? $times : $times->learned(
+            $this->of($organisation)->factors(),
+            $this->showing($organisation)->factor($this->lead()),
+        );
+    }
+
+    public function showing(int $organisation): Showing
+    {
+        return $this->kept($organisation)['showing'];
+    }
+
+    private function lead(): string
+    {
+        return (string) $this->guard->id();
     }
 
     public function of(int $organisation): Learned
@@ -86,7 +101,7 @@ final readonly class LearnedTimes
                 'marks' => $this->of($organisation)->marks, 'lessons' => $lessons,
             ]);
 
-        return trim($rest.' '.$this->paceSaid($lesson));
+        return implode(' ', array_filter([$rest, $this->paceSaid($lesson), $this->showingSaid($organisation)]));
     }
 
     /**
@@ -126,6 +141,19 @@ final readonly class LearnedTimes
         ]);
     }
 
+    /** What was learned of how long the lead shows; nothing where it changes next to nothing. */
+    private function showingSaid(int $organisation): string
+    {
+        $factor = $this->showing($organisation)->leads[$this->lead()] ?? null;
+        $percent = $factor === null ? 0 : (int) round(100 * ($factor->middle - 1));
+
+        return $factor === null || abs($percent) < self::WORTH_SAYING ? '' : $this->files->words()->say(
+            'plan',
+            $percent > 0 ? 'showing-longer' : 'showing-shorter',
+            ['percent' => abs($percent), 'marks' => $factor->marks],
+        );
+    }
+
     /** @return Kept */
     private function kept(int $organisation): array
     {
@@ -137,16 +165,18 @@ final readonly class LearnedTimes
     {
         $state = $this->state($organisation);
         /** @var Kept|null $kept one entry, written over */
-        $kept = $this->cache->get("paces:$organisation");
+        $kept = $this->cache->get("times:$organisation");
         if ($kept === null || $kept['state'] !== $state) {
-            $marks = $this->read($organisation);
+            $lessons = $this->read($organisation);
+            $taught = TaughtTimes::of(array_filter($lessons), $this->files->times());
             $kept = [
                 'state' => $state,
-                'learned' => Learned::of(array_merge(...array_values($marks)), $this->files->times()),
-                'marks' => array_map(count(...), $marks),
-                'days' => $this->days(array_keys(array_filter($marks))),
+                'learned' => $taught->learned,
+                'showing' => $taught->showing,
+                'marks' => $taught->marks + array_fill_keys(array_keys($lessons), 0),
+                'days' => $this->days(array_keys(array_filter($taught->marks))),
             ];
-            $this->cache->put("paces:$organisation", $kept, 86400 * self::KEPT_DAYS);
+            $this->cache->put("times:$organisation", $kept, 86400 * self::KEPT_DAYS);
         }
 
         return $kept;
@@ -183,7 +213,7 @@ final readonly class LearnedTimes
         ]);
     }
 
-    /** @return array<int, list<Mark>> by lesson; of those that are left out none */
+    /** @return array<int, TaughtLesson|null> by lesson, the oldest first; null: it is left out, or has no plan */
     private function read(int $organisation): array
     {
         /** @var Collection<int, Lesson> $lessons */
@@ -198,12 +228,12 @@ final readonly class LearnedTimes
         $lessons = $lessons->filter(fn (Lesson $lesson): bool => $lesson->getRelation('group') !== null
             && LoadedProgramme::isThere($lesson, $this->shelf));
         $finished = $this->finished(array_values($lessons->modelKeys()));
-        $knows = $marks = [];
+        $knows = $taught = [];
         foreach ($lessons as $lesson) {
             $programme = LoadedProgramme::of($lesson, $this->shelf);
-            $marks[$lesson->id] = $lesson->odd
-                ? []
-                : $this->marksOf($lesson, $programme, array_keys($knows[$lesson->group_id] ?? []));
+            $taught[$lesson->id] = $lesson->odd
+                ? null
+                : $this->taught($lesson, $programme, array_keys($knows[$lesson->group_id] ?? []));
             foreach ($programme->items as $item) {
                 if (FoldEvidence::isKnown($finished["{$lesson->id}/{$item->slug}"] ?? 0, $lesson->group->size())) {
                     $kinds = array_fill_keys(array_column($item->loads, 'fold'), true);
@@ -212,7 +242,7 @@ final readonly class LearnedTimes
             }
         }
 
-        return $marks;
+        return $taught;
     }
 
     /**
@@ -231,11 +261,8 @@ final readonly class LearnedTimes
         return array_map(intval(...), $rows->all());
     }
 
-    /**
-     * @param  list<string>  $knows  kinds of fold that the group could do then
-     * @return list<Mark>
-     */
-    private function marksOf(Lesson $lesson, LoadedProgramme $programme, array $knows): array
+    /** @param  list<string>  $knows  kinds of fold that the group could do then */
+    private function taught(Lesson $lesson, LoadedProgramme $programme, array $knows): ?TaughtLesson
     {
         $room = new Room(max(1, $lesson->group->size()), $lesson->helpers, $lesson->group->age_band, $knows);
         $plan = ($this->plan)($lesson, $programme, $room);
@@ -245,7 +272,7 @@ final readonly class LearnedTimes
             $plan->models,
         )]);
         if (! $plan->checks()) {
-            return [];
+            return null;
         }
         $steps = [];
         foreach ($plan->blocks($this->files->times()) as $block) {
@@ -258,19 +285,13 @@ final readonly class LearnedTimes
             }
         }
 
-        $log = $this->log->log($lesson);
-        if ($log->marks === Marking::Exception) {
-            return Marks::ofTheRoom(
-                log: $log,
-                programme: $programme->core(),
-                steps: $steps,
-                group: (string) $lesson->group_id,
-                lesson: (string) $lesson->id,
-                learners: max(1, $lesson->group->size()),
-                times: $this->files->times(),
-            );
-        }
-
-        return Marks::of($log, $steps, (string) $lesson->group_id, (string) $lesson->id);
+        return new TaughtLesson(
+            lesson: (string) $lesson->id,
+            group: (string) $lesson->group_id,
+            learners: max(1, $lesson->group->size()),
+            programme: $programme->core(),
+            log: $this->log->log($lesson),
+            steps: $steps,
+        );
     }
 }

@@ -74,7 +74,7 @@ final readonly class StepTimes
         $stuck = ($times->stuckRate[$step->level] ?? 0.0) * min(1.0, $times->weights[$step->fold] ?? 1.0);
 
         return new self(
-            show: $base['show'],
+            show: $base['show'] * $times->showing,
             fold: $base['fold'] * array_product($factors),
             stuck: min(self::STUCK_MOST, $stuck * ($isKnown ? $times->knownStuck : 1.0)),
             base: $base['fold'],

@@ -34,10 +34,13 @@ final readonly class BaseTimes
      * @param  float  $groupSpread  sigma of ln(pace) between groups of one age band
      * @param  float  $priorLessons  lessons of a group that its expected pace is worth
      * @param  float  $fullMarks  a lesson of m marks says as much as m / (m + this) of one marked throughout
+     * @param  float  $leadSpread  sigma of ln(time of showing) between leads
+     * @param  float  $showSpread  sigma of ln(time of showing) of one lead from step to step
      * @param  array<string, float>  $weights  by kind of fold: how hard it is by itself
      * @param  array<string, float>  $blocks  arrive, hand_out, checkpoint, next_model, decorate, talk, display, clear,
      *     and rotate: to change places between small groups
      * @param  array<string, float>  $learned  by kind of fold: factors that taught lessons gave
+     * @param  float  $showing  a factor on every demonstration, as this lead's taught lessons gave it
      */
     private function __construct(
         public array $folds,
@@ -63,8 +66,11 @@ final readonly class BaseTimes
         public float $groupSpread,
         public float $priorLessons,
         public float $fullMarks,
+        public float $leadSpread,
+        public float $showSpread,
         public array $weights,
         public array $learned = [],
+        public float $showing = 1.0,
     ) {
     }
 
@@ -78,10 +84,13 @@ final readonly class BaseTimes
         return (string) (array_key_last($reached) ?? array_key_first($bands) ?? array_key_first($this->ages));
     }
 
-    /** @param  array<string, float>  $factors  by kind of fold, as taught lessons gave them */
-    public function learned(array $factors): self
+    /**
+     * @param  array<string, float>  $factors  by kind of fold, as taught lessons gave them
+     * @param  float  $showing  the same of the lead's demonstrations
+     */
+    public function learned(array $factors, float $showing = 1.0): self
     {
-        return new self(...['learned' => $factors] + get_object_vars($this));
+        return new self(...['learned' => $factors, 'showing' => $showing] + get_object_vars($this));
     }
 
     /**
@@ -125,6 +134,8 @@ final readonly class BaseTimes
             groupSpread: $file->number('group_spread', 0.01, 2),
             priorLessons: $file->number('prior_lessons', 0.1, 100),
             fullMarks: $file->number('full_marks', 0, 1000),
+            leadSpread: $file->number('lead_spread', 0.01, 2),
+            showSpread: $file->number('show_spread', 0, 2),
             weights: $folds->weights,
         );
     }

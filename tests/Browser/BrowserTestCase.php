@@ -18,7 +18,13 @@ abstract class BrowserTestCase extends TestCase
     {
         $base = getenv('CATHEDRA_TEST_URL');
         $base !== false || self::fail('Run the browser tests with bin/test browser, which starts the application.');
-        $this->browser = Browser::open($base);
+        $this->browser = Browser::open($this->through($base));
+    }
+
+    /** The address by which the application is reached. */
+    protected function through(string $base): string
+    {
+        return $base;
     }
 
     protected function tearDown(): void
@@ -157,6 +163,20 @@ abstract class BrowserTestCase extends TestCase
         $this->put("/api/stocks/{$of['id']}", [
             'name' => $paper, 'width_mm' => $of['width_mm'], 'height_mm' => $of['height_mm'], 'count' => $sheets,
         ]);
+    }
+
+    /** All that was said has been sent. */
+    protected function settled(): void
+    {
+        $this->browser->until(
+            fn (): bool => $this->browser->driver->executeAsyncScript(
+                'const done = arguments[0]; const open = indexedDB.open("cathedra"); open.onsuccess = () => { const '
+                    .'base = open.result;'.
+                    'const count = base.transaction("deeds").objectStore("deeds").count();'.
+                    'count.onsuccess = () => { base.close(); done(count.result) } }',
+            ) === 0,
+            'deeds still wait to be sent',
+        );
     }
 
     /** @return array<array-key, mixed> */

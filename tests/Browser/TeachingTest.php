@@ -231,19 +231,6 @@ final class TeachingTest extends BrowserTestCase
     }
 
     /** Waits until nothing of this device waits to be sent any more. */
-    private function settled(): void
-    {
-        $this->browser->until(
-            fn (): bool => $this->browser->driver->executeAsyncScript(
-                'const done = arguments[0]; const open = indexedDB.open("cathedra"); open.onsuccess = () => { const '
-                    .'base = open.result;'.
-                    'const count = base.transaction("deeds").objectStore("deeds").count();'.
-                    'count.onsuccess = () => { base.close(); done(count.result) } }',
-            ) === 0,
-            'deeds still wait to be sent',
-        );
-    }
-
     private function seatsDone(int $n): void
     {
         $this->browser->until(fn (): bool => count($this->all('.seats button.done')) === $n, "not $n seats are done");

@@ -76,6 +76,36 @@ final class LearnedTest extends TestCase
         $this->putJson("/api/lessons/{$lesson->id}/odd", ['odd' => true])->assertNotFound();
     }
 
+    /** The lead shows three times as long as planned and says so; the learners fold as expected. */
+    public function testALongShowingIsTheLeadsNotTheGroups(): void
+    {
+        $before = $this->plan();
+        for ($i = 0; $i < 2; $i++) {
+            $this->taught(1.0, showing: 3.0);
+        }
+        $learned = $this->learned();
+        self::assertSame(['Marta', 14], [$learned['leads'][0]['name'], $learned['leads'][0]['steps']]);
+        self::assertGreaterThan(1.3, $learned['leads'][0]['showing']);
+        self::assertLessThan(1.1, $learned['groups'][0]['pace'] ?? 1.0);
+        $after = $this->plan();
+        self::assertMatchesRegularExpression(
+            '/You are taken to show \d+ % longer than usual, from 14 steps at which you pressed Shown\./',
+            $after['source'],
+        );
+        $shows = static fn (array $plan): float => $plan['why'][1]['show'];
+        $now = $learned['leads'][0]['showing'] * $shows($before);
+        self::assertEqualsWithDelta($now, $shows($after), 1.0, 'to the second');
+
+        // a substitute shows as is usual
+        $this->actingAs(User::query()->create([
+            'organisation_id' => $this->lead->organisation_id,
+            'name' => 'Substitute',
+            'email' => 'substitute@gullwick.example',
+            'password' => 'not-used-here',
+        ]));
+        self::assertEqualsWithDelta($shows($before), $shows($this->plan()), 0.05);
+    }
+
     public function testWhatCannotBeLeftOut(): void
     {
         $planned = $this->postJson('/api/lessons', $this->lessonInput($this->group))->json('card.id');
@@ -86,7 +116,7 @@ final class LearnedTest extends TestCase
     }
 
     /** A drinking cup, everybody so many times as slow as expected; the last one is helped at every step. */
-    private function taught(float $slow): Lesson
+    private function taught(float $slow, ?float $showing = null): Lesson
     {
         $made = $this->postJson('/api/lessons', $this->lessonInput($this->group, ['model' => 'drinking-cup']))->json();
         $lesson = Lesson::query()->whereKey($made['card']['id'])->sole();
@@ -96,6 +126,12 @@ final class LearnedTest extends TestCase
         foreach ($made['plan']['why'] as $why) {
             CarbonImmutable::setTestNow($at);
             $this->deed($lesson, EventKind::Moved, ['step' => $why['step']], $ms($at));
+            if ($showing !== null) {
+                $at = $at->addMilliseconds((int) (1000 * $showing * $why['show']));
+                CarbonImmutable::setTestNow($at);
+                $this->deed($lesson, EventKind::Shown, ['step' => $why['step']], $ms($at));
+                $at = $at->subMilliseconds((int) (1000 * $why['show']));
+            }
             foreach ($learners as $i => $learner) {
                 $done = $at->addMilliseconds((int) (1000 * ($why['show'] + $slow * $why['fold'])) + 1500 * $i);
                 CarbonImmutable::setTestNow($done);

@@ -51,6 +51,8 @@ final class Sheets
             'group_spread' => 0.2,
             'prior_lessons' => 3,
             'full_marks' => 20,
+            'lead_spread' => 0.3,
+            'show_spread' => 0.35,
             'help_seconds' => 30.0,
             'stuck_rate' => array_fill(1, 5, 0.0),
             'blocks' => [

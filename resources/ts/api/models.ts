@@ -20,45 +20,51 @@ export function useModel(slug: MaybeRefOrGetter<string | undefined>, ways: Maybe
   })
 }
 
-/** How one step of a model moves; asked for only when it is wanted, for it may have to be worked out first. */
-export function useMotion(
-  slug: MaybeRefOrGetter<string>,
-  ways: MaybeRefOrGetter<Ways>,
-  step: MaybeRefOrGetter<number>,
-  wanted: MaybeRefOrGetter<boolean>,
-) {
-  return useQuery({
-    queryKey: ['motion', slug, ways, step],
-    queryFn: () =>
-      answer(
-        client.GET('/api/models/{model}/steps/{step}/motion', {
-          params: { path: { model: toValue(slug), step: String(toValue(step)) }, query: { ways: toValue(ways) } },
-        }),
-      ),
-    enabled: computed(() => toValue(wanted)),
-    staleTime: Infinity,
-  })
-}
+/** How one step of a model moves. */
+export const motionQuery = (slug: string, ways: Ways, step: number) => ({
+  queryKey: ['motion', slug, ways, step],
+  queryFn: () =>
+    answer(
+      client.GET('/api/models/{model}/steps/{step}/motion', {
+        params: { path: { model: slug, step: String(step) }, query: { ways } },
+      }),
+    ),
+  staleTime: Infinity,
+})
 
-/** What goes wrong at a step of a model; asked for only when it is wanted, for it may have to be worked out first. */
-export function useFaults(
+/** Asked for only when it is wanted, for it may have to be worked out first. */
+export const useMotion = (
   slug: MaybeRefOrGetter<string>,
   ways: MaybeRefOrGetter<Ways>,
   step: MaybeRefOrGetter<number>,
   wanted: MaybeRefOrGetter<boolean>,
-) {
-  return useQuery({
-    queryKey: ['faults', slug, ways, step],
-    queryFn: () =>
-      answer(
-        client.GET('/api/models/{model}/steps/{step}/faults', {
-          params: { path: { model: toValue(slug), step: String(toValue(step)) }, query: { ways: toValue(ways) } },
-        }),
-      ),
-    enabled: computed(() => toValue(wanted)),
-    staleTime: Infinity,
-  })
-}
+) =>
+  useQuery(computed(() => ({
+    ...motionQuery(toValue(slug), toValue(ways), toValue(step)), enabled: toValue(wanted),
+  })))
+
+/** What goes wrong at a step of a model. */
+export const faultsQuery = (slug: string, ways: Ways, step: number) => ({
+  queryKey: ['faults', slug, ways, step],
+  queryFn: () =>
+    answer(
+      client.GET('/api/models/{model}/steps/{step}/faults', {
+        params: { path: { model: slug, step: String(step) }, query: { ways } },
+      }),
+    ),
+  staleTime: Infinity,
+})
+
+/** Asked for only when it is wanted, for it may have to be worked out first. */
+export const useFaults = (
+  slug: MaybeRefOrGetter<string>,
+  ways: MaybeRefOrGetter<Ways>,
+  step: MaybeRefOrGetter<number>,
+  wanted: MaybeRefOrGetter<boolean>,
+) =>
+  useQuery(computed(() => ({
+    ...faultsQuery(toValue(slug), toValue(ways), toValue(step)), enabled: toValue(wanted),
+  })))
 
 /** Where the flat sheet of a model ends up. */
 export function useSheetMap(slug: MaybeRefOrGetter<string>, ways: MaybeRefOrGetter<Ways>) {

@@ -1339,6 +1339,13 @@ export interface components {
                 high: number;
                 marks: number;
             }[];
+            leads: {
+                name: string;
+                showing: number;
+                low: number;
+                high: number;
+                steps: number;
+            }[];
             lessons: {
                 id: number;
                 title: string;

@@ -74,6 +74,14 @@ const when = (at: string) => day(at, { today: t('home.today'), tomorrow: t('home
             <small>{{ t('learned.marksOf', { n: group.marks }, group.marks) }}</small>
           </p>
         </section>
+        <section v-if="learned.data.value.leads.length" class="sheet">
+          <h2>{{ t('learned.leads') }}</h2>
+          <p v-for="lead in learned.data.value.leads" :key="lead.name">
+            <b>{{ lead.name }}</b
+            >: {{ t(lead.showing >= 1 ? 'learned.longer' : 'learned.shorter', { n: percent(lead.showing) }) }}
+            <small>{{ t('learned.stepsOf', { n: lead.steps }, lead.steps) }}</small>
+          </p>
+        </section>
         <section v-if="learned.data.value.lessons.length" class="sheet">
           <h2>{{ t('learned.lessons') }}</h2>
           <p v-if="problem" class="warn" role="alert">{{ problem }}</p>

@@ -5,7 +5,7 @@ import { lettersOff } from './typing'
 const open = defineModel<boolean>({ required: true })
 const { t } = useI18n()
 const keys = [
-  'L', 'M', 'P', 'G', 'right', 'left', 'R', 'B', 'U', 'A', 'F', 'W', 'O', 'V', 'turn', 'question',
+  'L', 'M', 'P', 'G', 'right', 'left', 'R', 'B', 'U', 'A', 'S', 'F', 'W', 'O', 'V', 'turn', 'question',
 ] as const
 </script>
 

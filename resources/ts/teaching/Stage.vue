@@ -11,13 +11,16 @@ import FoldPicture from '../parts/FoldPicture.vue'
 import LearnerDialog from './LearnerDialog.vue'
 import RefusedDeeds from './RefusedDeeds.vue'
 import SeatPlan from './SeatPlan.vue'
+import StageAdvice from './StageAdvice.vue'
 import StageFoot from './StageFoot.vue'
+import StageLine from './StageLine.vue'
 import StageMore from './StageMore.vue'
 import StageRest from './StageRest.vue'
 import StepStart from './StepStart.vue'
 import StageStep from './StageStep.vue'
 import StepThread from './StepThread.vue'
 import { useAdvice } from './useAdvice'
+import { useKeptLesson } from './useKeptLesson'
 import { useRest } from './useRest'
 import type { StageLog } from './useLessonLog'
 import { useRescue } from './useRescue'
@@ -36,6 +39,7 @@ const router = useRouter()
 const cache = useQueryClient()
 const lesson = useLesson(() => props.id)
 const programme = useProgramme(() => lesson.data.value)
+if (!props.rehearsed) useKeptLesson(() => lesson.data.value)
 const stage = useStage(
   () => props.id,
   () => lesson.data.value,
@@ -137,6 +141,8 @@ async function end() {
   await router.push({ name: 'keep', params: { id: props.id } })
 }
 
+const mayShow = computed(() => !props.rehearsed && !preview.value && stage.mayShow.value)
+
 const forth = () => { if (!preview.value || (at.value ?? 0) < total.value) go((at.value ?? 0) + 1) }
 const back = () => { go((at.value ?? 0) - 1) }
 useStageKeys(() => ({
@@ -148,6 +154,7 @@ useStageKeys(() => ({
   r: showAgain,
   b: () => { dark.value = !dark.value },
   u: stage.undo,
+  s: () => { if (mayShow.value) stage.sayShown() },
   a: () => { if (!props.rehearsed) stage.all() },
   w: () => { if (otherWays.value) void router.push(otherWays.value) },
   Escape: () => {
@@ -223,23 +230,20 @@ const LONG = 110
     </section>
     <aside>
       <slot />
-      <div class="advice" :class="{ now: advice.now }" role="status">
-        <b>{{ advice.text }}</b><span>{{ advice.reason }}</span>
-      </div>
-        <p v-if="stage.signedOut.value" class="warn">
-          {{ t('stage.signIn') }}
-          <RouterLink :to="{ name: 'sign-in', query: { to: `/lessons/${id}/teach` } }">{{ t('signIn.go') }}</RouterLink>
-        </p>
-        <p v-else-if="stage.ending.value" class="warn" role="status">{{ t('stage.ending', { n: waiting }) }}</p>
-        <p v-else-if="waiting > 0 && stage.stalled.value" class="warn" role="status">
-          {{ t(stage.unreachable.value ? 'stage.offline' : 'stage.stalled', waiting) }}
-        </p>
-        <p v-if="stage.storageFailed.value" class="warn" role="alert">{{ t('stage.storage') }}</p>
-        <RefusedDeeds :deeds="stage.lastRefused.value" @again="stage.again" @drop="stage.drop" />
-        <p v-if="standing.ended_ms !== null && !stage.ending.value" class="warn">
-          {{ t('stage.ended') }}
-          <RouterLink :to="{ name: 'keep', params: { id } }">{{ t('stage.toKeep') }}</RouterLink>
-        </p>
+      <StageAdvice v-bind="advice" :may-show="mayShow" @shown="stage.sayShown" />
+      <StageLine
+        :id="id"
+        :signed-out="stage.signedOut.value"
+        :ending="stage.ending.value"
+        :stalled="waiting > 0 && stage.stalled.value"
+        :unreachable="stage.unreachable.value"
+        :taps="stage.taps.value"
+        :storage-failed="stage.storageFailed.value" />
+      <RefusedDeeds :deeds="stage.lastRefused.value" @again="stage.again" @drop="stage.drop" />
+      <p v-if="standing.ended_ms !== null && !stage.ending.value" class="warn">
+        {{ t('stage.ended') }}
+        <RouterLink :to="{ name: 'keep', params: { id } }">{{ t('stage.toKeep') }}</RouterLink>
+      </p>
       <SeatPlan
         :seats="seats"
         :at="preview ? 0 : Math.min(at, total)"

@@ -14,7 +14,7 @@ import { useUnheard } from './useUnheard'
 /** What the stage reads and writes: of a lesson that is taught, or of one that is only rehearsed. */
 export type StageLog = Pick<
   ReturnType<typeof useLessonLog>,
-  'log' | 'standing' | 'outcomes' | 'waiting' | 'now'
+  'log' | 'standing' | 'outcomes' | 'waiting' | 'taps' | 'now'
 > & { add: (kind: EventKind, more?: Partial<EventInput>) => Promise<void> }
 
 /**
@@ -56,7 +56,7 @@ export function useLessonLog(id: () => number, lesson: () => LessonData | undefi
   }
 
   return {
-    log, standing, outcomes, add, waiting: unheard.waiting, newest: heard.newest,
+    log, standing, outcomes, add, waiting: unheard.waiting, taps: unheard.taps, newest: heard.newest,
     /** the server's time now */
     now: () => Date.now() + heard.ahead.value,
   }

@@ -3,6 +3,7 @@ import type { LessonData } from '../api/client'
 import { useOutbox } from './outbox/outbox'
 import { useGuests } from './useGuests'
 import { type StageLog, useLessonLog } from './useLessonLog'
+import { useShowing } from './useShowing'
 import { useSeats } from './useSeats'
 import { useStageDeeds } from './useStageDeeds'
 import { useStageEnd } from './useStageEnd'
@@ -30,6 +31,7 @@ export function useStage(
     ...verbs,
     ...ends,
     ...useGuests(log, lesson),
+    ...useShowing(log, shown.total),
     preview,
     at: computed(() => (lesson() ? (preview.value ? looking.value : log.standing.value.step) : null)),
     /** On to a step; before the lesson has begun it is only looked at. */
@@ -45,6 +47,8 @@ export function useStage(
     outcomes: log.outcomes,
     standing: log.standing,
     waiting: log.waiting,
+    /** of these, what was said of learners; the rest are steps */
+    taps: log.taps,
     lastRefused: computed(() => outbox.refused.value.filter((deed) => deed.lesson === id())),
     signedOut: outbox.signedOut,
     unreachable: outbox.unreachable,

@@ -5,7 +5,7 @@ import type { Outbox } from './outbox/outbox'
 import type { StoredDeed } from './outbox/store'
 import { useUnheard } from './useUnheard'
 
-const deed = (key: string, kind: 'done' | 'way-changed' = 'done', lesson = 7) =>
+const deed = (key: string, kind: 'done' | 'moved' | 'way-changed' = 'done', lesson = 7) =>
   ({ id: 1, owner: '1', lesson, event: { key, kind, device: 'A', device_ms: 0, after: 0 } }) as StoredDeed
 
 /** An outbox that holds what it is given, and a server that has said what it is given. */
@@ -28,6 +28,11 @@ describe('what the server has not told of', () => {
     waiting.value = [deed('a'), deed('b', 'done', 8), deed('c')]
     expect(keys()).toEqual(['a', 'c'])
     expect(of.waiting.value).toBe(2)
+  })
+  it('counts taps and steps apart', () => {
+    const { waiting, of } = room()
+    waiting.value = [deed('a', 'moved'), deed('b'), deed('c', 'moved')]
+    expect([of.waiting.value, of.taps.value]).toEqual([3, 1])
   })
   it('counts on between being sent and being told', () => {
     const { waiting, heard, keys, of } = room()

@@ -1,5 +1,5 @@
 import { computed, shallowRef, watch } from 'vue'
-import type { LogEvent } from './log/log'
+import { isMark, type LogEvent } from './log/log'
 import type { Outbox } from './outbox/outbox'
 import type { StoredDeed } from './outbox/store'
 
@@ -22,5 +22,6 @@ export function useUnheard(outbox: Outbox, lesson: () => number, heard: () => Re
       .map((deed) => deed.event)
       .filter((event) => event.kind !== 'way-changed' && !heard().has(event.key)),
   )
-  return { waiting: computed(() => waiting.value.length), events }
+  const taps = computed(() => waiting.value.filter((deed) => isMark(deed.event)).length)
+  return { waiting: computed(() => waiting.value.length), taps, events }
 }

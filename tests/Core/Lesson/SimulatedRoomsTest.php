@@ -12,7 +12,6 @@ use Cathedra\Core\Pacing\ModelLoad;
 use Cathedra\Core\Pacing\Rehearsal\Cast;
 use Cathedra\Core\Pacing\Rehearsal\PacedStep;
 use Cathedra\Core\Pacing\Rehearsal\Rehearsal;
-use Cathedra\Core\Pacing\Rehearsal\RehearsedRoom;
 use Cathedra\Core\Pacing\Rehearsal\Trace;
 use Cathedra\Core\Pacing\Room;
 use Cathedra\Core\Rules\BaseTimes;
@@ -24,6 +23,7 @@ use Symfony\Component\Yaml\Yaml;
 use Tests\Support\Folds;
 use Tests\Support\Logs;
 use Tests\Support\Sheets;
+use Tests\Support\TwoMarkers;
 
 /** Rooms of the rehearsal, marked by exception by a lead and a helper: what they say is what is kept, once. */
 final class SimulatedRoomsTest extends TestCase
@@ -40,23 +40,8 @@ final class SimulatedRoomsTest extends TestCase
         for ($lesson = 1; $lesson <= 200; $lesson++) {
             $learners = $chance->getInt(8, 40);
             $steps = $chance->getInt(5, 20);
-            $room = new RehearsedRoom(
-                learners: $learners,
-                helpers: 1,
-                gate: 0.8,
-                between: 0.35,
-                within: 0.25,
-                factor: 1.0,
-                miss: 2.0,
-                bell: null,
-                steps: array_fill(
-                    0,
-                    $steps,
-                    new PacedStep(demo: 20, fold: 40, stuck: 0.05, help: 40, checkpoint: false),
-                ),
-            );
-            $happenings = Trace::of($room, Cast::of($room, Rehearsal::chance($room, 1, $lesson), 0));
-            [$lines, $left, $seen] = self::said($happenings, $learners, $steps, $chance);
+            $happenings = TwoMarkers::room($learners, $steps, $lesson);
+            [$lines, $left, $seen] = TwoMarkers::said($happenings, $learners, $steps, $chance);
             $events = Logs::plain('1 started marks:exception', ...$lines);
             $again = $chance->shuffleArray([...$events, ...array_slice($events, 0, intdiv(count($events), 3))]);
             $log = Logs::of(array_values($again));
@@ -76,57 +61,6 @@ final class SimulatedRoomsTest extends TestCase
         }
         self::assertGreaterThan(50, $behind, 'some were left behind');
         self::assertGreaterThan(50, $looked, 'some were looked at');
-    }
-
-    /**
-     * What the two say: the lead's steps, a "not yet" of the helper for whoever is two steps behind when the room goes
-     * on, "along" when caught up, and at the end a look at some.
-     *
-     * @param  list<array{t: float, kind: EventKind, learner: int|null, step: int}>  $happenings
-     * @return array{list<string>, array<int, int>, array<int, true>} lines, where those stopped who were left behind,
-     *     and who was looked at
-     */
-    private static function said(array $happenings, int $learners, int $steps, Randomizer $chance): array
-    {
-        $done = array_fill(0, max(1, $learners), 0);
-        [$lines, $behind, $seen] = [[], [], []];
-        $at = 0;
-        $add = static function (string $line) use (&$lines): void {
-            $lines[] = (count($lines) + 2)." $line";
-        };
-        // some go home before they have caught up
-        $last = intdiv(count($happenings) * $chance->getInt(70, 100), 100);
-        foreach (array_slice($happenings, 0, $last) as $one) {
-            if ($one['kind'] === EventKind::Moved) {
-                foreach ($done as $learner => $reached) {
-                    if ($reached < $at - 1 && ! isset($behind[$learner])) {
-                        $behind[$learner] = $reached + 1;
-                        $add("not-yet $learner @{$behind[$learner]} dev:helper");
-                    }
-                }
-                $at = $one['step'] + 1;
-                $add("moved @$at dev:lead");
-            } elseif ($one['kind'] === EventKind::Done && $one['learner'] !== null) {
-                $done[$one['learner']] = $one['step'] + 1;
-                if (isset($behind[$one['learner']]) && $at <= $one['step'] + 1) {
-                    unset($behind[$one['learner']]);
-                    $add("along {$one['learner']} dev:helper");
-                }
-            }
-        }
-        for ($step = $at + 1; $step <= $steps; $step++) {
-            $add("moved @$step dev:lead");
-        }
-        foreach ($chance->pickArrayKeys($done, $chance->getInt(1, $learners)) as $learner) {
-            if (! isset($behind[$learner]) && $chance->getInt(0, 2) === 0) {
-                $seen[$learner] = true;
-                $add("done $learner @$steps dev:helper");
-            }
-        }
-        $add('moved @'.($steps + 1).' dev:lead');
-        $add('ended dev:lead');
-
-        return [$lines, $behind, $seen];
     }
 
     /** Nobody is tapped: everybody who is here has finished, and nobody looked. */

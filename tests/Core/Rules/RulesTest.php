@@ -129,7 +129,7 @@ final class RulesTest extends TestCase
             'age_factor.young.factor', 'layers_factor', 'slowest_spread', 'own_spread',
             'miss_factor', 'repeat_factor', 'repeat_show', 'known_factor', 'known_stuck', 'small_factor',
             'small_mm', 'hard_paper_factor', 'small_group', 'prior_marks',
-            'group_spread', 'prior_lessons', 'full_marks',
+            'group_spread', 'prior_lessons', 'full_marks', 'lead_spread', 'show_spread',
             'also_factor', 'help_seconds', 'stuck_rate',
             'stuck_rate.5', 'blocks.arrive', 'blocks.decorate',
         ];

@@ -18,7 +18,7 @@ export interface TaughtModel {
 const marks: ReadonlySet<EventKind> = new Set([
   'done', 'help', 'helped', 'away', 'came', 'left', 'finished-early', 'all-done', 'table-done', 'not-yet', 'along',
 ])
-export const isMark = (event: LogEvent) => marks.has(event.kind)
+export const isMark = (event: Pick<LogEvent, 'kind'>) => marks.has(event.kind)
 /** What goes with a beginning that was none. */
 const ofABeginning: ReadonlySet<EventKind> = new Set([
   'started', 'moved', 'paused', 'resumed', 'shown', 'ended', 'reopened',

@@ -71,6 +71,7 @@ export function useRehearsedLog(lesson: LessonData, cast: Cast) {
     outcomes: computed(() => outcomesOf(log.value, lesson.models, cast.learners)),
     add,
     waiting: computed(() => 0),
+    taps: computed(() => 0),
     now: () => start + 1000 * elapsed.value,
   }
   return { stage, speed, elapsed, asking, isOver, review: () => reviewOf(cast, moved, happenings) }
