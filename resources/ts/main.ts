@@ -17,6 +17,7 @@ const queryClient = new QueryClient({
   defaultOptions: {
     queries: {
       staleTime: 10_000,
+      shallow: true, // an answer is taken whole and never changed by a screen
       retry: (count, error) => !(error instanceof Problem && error.status < 500) && count < 2,
     },
   },

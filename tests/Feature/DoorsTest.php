@@ -116,6 +116,28 @@ final class DoorsTest extends TestCase
         $this->getJson('/api/home')->assertOk();
     }
 
+    /** Dear answers without end: they are refused, marks and all else are not. */
+    public function testDearAnswersAreCountedForThemselves(): void
+    {
+        $this->actingAs($lead = $this->lead());
+        $group = $this->group($lead);
+        $lesson = $this->postJson('/api/lessons', $this->lessonInput($group))->assertCreated()->json('card.id');
+        $folder = app(Quota::class)->folder;
+        $whose = hash('xxh128', (string) $lead->id);
+        (new Filesystem)->ensureDirectoryExists($folder);
+        CarbonImmutable::setTestNow($now = CarbonImmutable::now());
+        $minute = intdiv($now->getTimestamp(), 60);
+        file_put_contents("$folder/$whose.heavy-$minute", str_repeat('.', Quota::HEAVY_PER_MINUTE));
+        $this->getJson("/api/lessons/$lesson/forecast")->assertStatus(429);
+        $this->getJson('/api/home')->assertOk();
+        $this->send($lesson, ['kind' => 'started', 'marks' => 'exception'])->assertOk();
+        // and a screen that asks without end does not stop a lesson either
+        file_put_contents("$folder/$whose-$minute", str_repeat('.', Quota::PER_MINUTE));
+        $this->getJson('/api/home')->assertStatus(429);
+        $this->send($lesson, ['kind' => 'moved', 'step' => 1])->assertOk();
+        array_map(unlink(...), glob("$folder/$whose*") ?: []);
+    }
+
     /** Median of several tries each; the known address must not be told from the unknown by the clock. */
     public function testARefusalTakesTheSameTimeForKnownAndUnknown(): void
     {

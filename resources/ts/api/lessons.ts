@@ -126,6 +126,7 @@ export function useProgramme(lesson: MaybeRefOrGetter<LessonData | undefined>) {
         staleTime: Infinity,
       })),
     ),
+    shallow: true,
   })
   const data = computed(() => {
     const all = found.value.map((one) => one.data)

@@ -9,6 +9,20 @@ export function clock(start: string, seconds = 0): string {
   return new Date(wall(start).getTime() + 1000 * seconds).toISOString().slice(11, 16)
 }
 
+/** Made once: to make one takes longer than all else that a screen does with it. */
+const hourAndMinute = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
+const weekdayAndDay = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
+const monthAndYear = new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric' })
+
+/** "16:05" of a moment, ms since 1970. */
+export const timeOf = (ms: number) => hourAndMinute.format(ms)
+
+/** "Tue 24 Nov". */
+export const dayOf = (at: Date) => weekdayAndDay.format(at)
+
+/** "November 2026". */
+export const monthOf = (at: Date) => monthAndYear.format(at)
+
 /** The date and time that the clock on the wall shows now. */
 export function wallNow(now = new Date()): string {
   return new Date(now.getTime() - 60_000 * now.getTimezoneOffset()).toISOString().slice(0, 16)
@@ -21,7 +35,7 @@ export function day(start: string, words: { today: string; tomorrow: string }, n
   const apart = Math.round((midnight(at) - midnight(now)) / 86_400_000)
   if (apart === 0) return words.today
   if (apart === 1) return words.tomorrow
-  return at.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
+  return dayOf(at)
 }
 
 /** The date and time on the wall that many minutes later, in the form the server takes. */

@@ -6,7 +6,7 @@ import { useForecast, useLesson, useProgramme } from '../api/lessons'
 import type { LessonData } from '../api/client'
 import { pagesOf, sheetRows, type SheetRow } from '../pacing/alongTheClock'
 import AskState from '../parts/AskState.vue'
-import { clock, day } from '../parts/clock'
+import { clock, day, dayOf } from '../parts/clock'
 import FoldPicture from '../parts/FoldPicture.vue'
 
 /** The plan on paper: the clock, a small picture and its sentence, what all must have, what to have ready. */
@@ -31,7 +31,7 @@ const head = computed(() => {
   const { card, setting } = lesson.value ?? {}
   if (!card || !setting) return ''
   const when = day(card.starts_at, { today: '', tomorrow: '' })
-    || new Date(card.starts_at).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
+    || dayOf(new Date(card.starts_at))
   return [
     t('runSheet.group', { group: card.group, n: card.learners }, card.learners),
     t('runSheet.helpers', { n: setting.helpers }, setting.helpers),

@@ -249,12 +249,12 @@ canvas { position: absolute; inset: 0; width: 100%; height: 100%; touch-action: 
 }
 .controls button[aria-pressed='true'] { background: var(--tide); }
 .controls input { flex: 1; min-width: 60px; height: 44px; accent-color: var(--tide); }
-.words { gap: 0 24px; border-top: 2px solid var(--ink); }
+.words { gap: 0 18px; border-top: 2px solid var(--ink); }
 .words :deep(button) { background: none; color: var(--tide-deep); padding: 0; text-decoration: underline; }
 .words :deep(button[aria-pressed='true']), .words :deep(button[aria-expanded='true']) {
   background: none; color: var(--ink); text-decoration: none; box-shadow: inset 0 -3px var(--now);
 }
-.words :deep(button) { font-size: 1.05rem; font-weight: 650; min-height: 44px; }
+.words :deep(button) { font-size: 1rem; font-weight: 650; min-height: 44px; }
 .key { font-size: 0.8em; }
 @media (max-width: 640px) { .controls .key { display: none; } .controls button { padding: 0 9px; } }
 </style>

@@ -7,6 +7,7 @@ import { useLesson, useProgramme } from '../api/lessons'
 import { useFolds } from '../api/models'
 import { ask } from '../parts/asking'
 import AskState from '../parts/AskState.vue'
+import { timeOf } from '../parts/clock'
 import FoldPicture from '../parts/FoldPicture.vue'
 import LearnerDialog from './LearnerDialog.vue'
 import RefusedDeeds from './RefusedDeeds.vue'
@@ -72,7 +73,6 @@ const begins = computed(
   () => (at.value ?? 0) > 1 && (lesson.data.value?.models ?? []).some((m) => m.first === at.value),
 )
 const late = computed(() => (drift.value.behind > 0 ? t('stage.behind', { n: drift.value.behind }) : ''))
-const time = (ms: number) => new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
 
 const rest = useRest(
   () => props.id,
@@ -82,7 +82,7 @@ const rest = useRest(
     step: computed(() => standing.value.step),
     nameOf: stage.nameOf,
   },
-  time,
+  timeOf,
 )
 
 /** The model that has just been folded and is folded once more. */
@@ -181,8 +181,8 @@ const LONG = 110
         :begins="lesson.data.value.models.slice(1).map((m) => m.first)"
         @go="go" />
       <StageRest v-if="rest" v-bind="rest" />
-      <b class="clock">{{ time(stage.clock.value) }}</b>
-      <span>{{ late ? `${late}, ` : '' }}{{ t('stage.bell', { time: time(lesson.data.value.clock.bell_ms) }) }}</span>
+      <b class="clock">{{ timeOf(stage.clock.value) }}</b>
+      <span>{{ late ? `${late}, ` : '' }}{{ t('stage.bell', { time: timeOf(lesson.data.value.clock.bell_ms) }) }}</span>
     </header>
     <section class="show">
       <p v-if="preview" class="preview">

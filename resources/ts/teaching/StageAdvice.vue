@@ -27,7 +27,7 @@ p { flex: 1; min-width: 0; display: grid; align-content: center; gap: 2px; margi
 b { font-family: var(--head); font-size: 1.15rem; line-height: 1.15; }
 span { font-size: 0.95rem; line-height: 1.2; }
 button { flex: none; min-width: 76px; padding: 0 10px; border-left: 1px solid var(--line); font-size: 0.95rem; }
-.key { display: block; margin: 2px auto 0; }
+.key { display: table; margin: 4px auto 0; }
 .advice.now {
   background: var(--now); color: var(--on-now); --ink: var(--on-now); --ink-2: var(--on-now);
   --tide-deep: var(--on-now);

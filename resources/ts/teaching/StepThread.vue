@@ -11,12 +11,15 @@ const props = defineProps<{ steps: StepData[]; at: number; planned: number; begi
 defineEmits<{ go: [step: number] }>()
 const { t } = useI18n()
 const thread = ref<HTMLElement | null>(null)
-/** A long thread on a narrow screen is moved along, so that the step at hand is in sight. */
-function follow() {
+/**
+ * A long thread on a narrow screen is moved along, so that the step at hand is in sight; once the step itself is
+ * painted, for measuring the thread before would lay out the whole stage twice.
+ */
+const follow = () => requestAnimationFrame(() => setTimeout(() => {
   const here = thread.value?.querySelector<HTMLElement>('.here')
   if (!thread.value || !here) return
   thread.value.scrollLeft = here.offsetLeft - (thread.value.clientWidth - here.offsetWidth) / 2
-}
+}))
 onMounted(follow)
 watch(() => props.at, follow, { flush: 'post' })
 </script>
