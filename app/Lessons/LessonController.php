@@ -101,16 +101,14 @@ final class LessonController extends Controller
         return response()->json($bin->put($lesson, $request->boolean('sure')));
     }
 
-    public function tick(Request $request, Lesson $lesson): Response
+    /** Entries of the list of what is to be ready: one, or all of it at once. */
+    public function tick(TickRequest $request, Lesson $lesson): Response
     {
-        $given = $request->validate(
-            ['key' => ['required', 'string', 'regex:/^[a-z-]{1,30}-\\d{1,2}$/'], 'done' => ['required', 'boolean']],
-            ['key.*' => 'There is no such entry in the list.'],
-        );
-        Transaction::run(function () use ($lesson, $given): void {
+        [$keys, $done] = [$request->entries(), $request->boolean('done')];
+        Transaction::run(function () use ($lesson, $keys, $done): void {
             $locked = Transaction::locked($lesson);
-            $ticks = array_values(array_diff($locked->ticks ?? [], [$given['key']]));
-            $locked->update(['ticks' => $given['done'] ? [...$ticks, $given['key']] : $ticks]);
+            $others = array_values(array_diff($locked->ticks ?? [], $keys));
+            $locked->update(['ticks' => $done ? [...$others, ...$keys] : $others]);
         });
 
         return response()->noContent();

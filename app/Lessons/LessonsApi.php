@@ -92,7 +92,7 @@ use App\Support\Api\Removes;
     ),
 ]
 #[Removes('/lessons/{lesson}', 'removeLesson', 'put into the bin', '#BinEntry', query: ['sure?' => 'boolean'])]
-#[Changes('/lessons/{lesson}/ticks', 'tick', 'kept', takes: ['key' => 'string', 'done' => 'boolean'])]
+#[Changes('/lessons/{lesson}/ticks', 'tick', 'kept', takes: ['keys' => 'string[]', 'done' => 'boolean'])]
 #[
     Reads(
         '/models/{model}/ways',

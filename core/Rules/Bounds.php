@@ -42,6 +42,9 @@ final class Bounds
     /** One after the other in a lesson. */
     public const MAX_MODELS = 5;
 
+    /** Entries of the list of what is to be ready. */
+    public const MAX_TICKS = 100;
+
     /** Lessons of a term. */
     public const MAX_LESSONS = 20;
 

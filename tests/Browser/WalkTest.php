@@ -220,6 +220,9 @@ final class WalkTest extends BrowserTestCase
         usleep(500_000);
         $b->visit($b->path())->saying('4 sheets of A4', 'h1');
         self::assertCount(1, $this->all('.ticks .done'), 'ticked after a reload too');
+        $b->click('All of it is ready', 'button');
+        $b->until(fn (): bool => $this->all('.ticks label:not(.done)') === [], 'all at once');
+        $b->saying('None of it is ready yet', 'button');
     }
 
     public function testFromAnEmptyCupboardToAPrintedCuttingPlan(): void
@@ -338,13 +341,16 @@ final class WalkTest extends BrowserTestCase
             usleep(700_000);
             $b->driver->executeScript($axe);
             $faults = [];
-            $looks = [['prefers-color-scheme', 'light'], ['prefers-color-scheme', 'dark']];
-            foreach ($looks as [$feature, $value]) {
-                $b->media($feature, $value);
+            // by day all that can be wrong, else only what another look can change
+            foreach (['light none', 'dark none', 'light active'] as $value) {
+                [$scheme, $forced] = explode(' ', $value);
+                $b->media('prefers-color-scheme', $scheme);
+                $b->media('forced-colors', $forced);
+                $rules = $value === 'light none' ? '' : 'runOnly: ["color-contrast"], ';
                 usleep(150_000);
                 $found = $b->driver->executeAsyncScript(
-                    'const done = arguments[arguments.length - 1]; axe.run(document, {resultTypes: ["violations", '
-                        .'"passes"]}).then(r => done(r.passes.length < 5 ? ["axe found nothing to look at"] : '
+                    'const done = arguments[arguments.length - 1]; axe.run(document, {'.$rules.'resultTypes: '
+                        .'["violations", "passes"]}).then(r => done(r.passes.length < 1 ? ["nothing to look at"] : '
                         .'r.violations.filter(v => v.impact === "serious" || v.impact === "critical").map(v => v.id '
                         .'+ ": " + v.nodes.map(n => n.html + " " + (n.any[0]?.message ?? "")).slice(0, 3)'
                         .'.join(" | "))))',
@@ -352,6 +358,7 @@ final class WalkTest extends BrowserTestCase
                 $faults = [...$faults, ...array_map(static fn (string $v): string => "$path $value $v", $found)];
             }
             $b->media('prefers-color-scheme', 'light');
+            $b->media('forced-colors', 'none');
 
             return $faults;
         };
@@ -395,10 +402,24 @@ final class WalkTest extends BrowserTestCase
                 '/lessons',
                 '/lessons/new',
                 '/help?of=plan',
+                '/lessons/timings',
+                '/lessons/term',
+                "/lessons/$lesson/wall",
+                "/lessons/$lesson/run-sheet",
             ] as $path
         ) {
             $faults = [...$faults, ...$check($path)];
         }
+        // filled and chosen: a stage with every mark, a shelf with wishes, a lesson with models picked
+        $this->begin($crane, 'exception');
+        $b->press(WebDriverKeys::ARROW_RIGHT)->saying('2 ', 'h1');
+        foreach ([1, 2, 2, 3] as $seat) {
+            $this->seat($seat)->click();
+        }
+        $this->hold(4, 'Left early');
+        $this->hold(5, 'Has step 2');
+        $this->settled();
+        $faults = [...$faults, ...$check("/lessons/$crane/teach"), ...$check("/lessons/$crane/plan")];
         self::assertSame([], $faults);
     }
 

@@ -244,13 +244,24 @@ final class PaperBenchTest extends TestCase
             implode(' ', array_column($list(), 'text')),
             'the squares are made in the lesson',
         );
-        $key = $list()[0]['key'];
-        $this->putJson("/api/lessons/$id/ticks", ['key' => $key, 'done' => true])->assertNoContent();
-        $this->putJson("/api/lessons/$id/ticks", ['key' => $list()[1]['key'], 'done' => true])->assertNoContent();
+        $keys = array_column($list(), 'key');
+        $tick = fn (mixed $of, bool $done): TestResponse => $this->putJson(
+            "/api/lessons/$id/ticks",
+            ['keys' => $of, 'done' => $done],
+        );
+        $tick([$keys[0]], true)->assertNoContent();
+        $tick([$keys[1]], true)->assertNoContent();
         self::assertSame([true, true, false], array_slice(array_column($list(), 'done'), 0, 3));
-        $this->putJson("/api/lessons/$id/ticks", ['key' => $key, 'done' => false])->assertNoContent();
+        $tick([$keys[0]], false)->assertNoContent();
         self::assertSame([false, true, false], array_slice(array_column($list(), 'done'), 0, 3));
-        $this->putJson("/api/lessons/$id/ticks", ['key' => '<b>', 'done' => true])->assertStatus(422);
+        // the whole list at once, and back
+        $tick($keys, true)->assertNoContent();
+        self::assertNotContains(false, array_column($list(), 'done'));
+        $tick($keys, false)->assertNoContent();
+        self::assertNotContains(true, array_column($list(), 'done'));
+        foreach ([['<b>'], [], 'all', [['a-1']], array_fill(0, 200, 'a-1')] as $wrong) {
+            $tick($wrong, true)->assertStatus(422);
+        }
     }
 
     public function testWhatThePlannedLessonsTakeTogether(): void

@@ -3315,7 +3315,7 @@ export interface operations {
         requestBody?: {
             content: {
                 "application/json": {
-                    key: string;
+                    keys: string[];
                     done: boolean;
                 };
             };

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { answer, client, type LessonData, Problem } from '../api/client'
+import { type LessonData, Problem } from '../api/client'
 import { useSaveLesson } from '../api/lessons'
 import { useStocks } from '../api/paper'
 import { day } from '../parts/clock'
@@ -12,6 +12,7 @@ import { keptLength, useMeasure } from '../parts/measure'
 import CutSheets from './CutSheets.vue'
 import { inputOf, modelsOf } from '../lessons/input'
 import Materials from './Materials.vue'
+import ReadyList from './ReadyList.vue'
 import SquareCheck from './SquareCheck.vue'
 
 const props = defineProps<{ lesson: LessonData }>()
@@ -52,20 +53,6 @@ function submit() {
       prefer: f.prefer,
       paper_ready: f.ready,
     }),
-  })
-}
-/** Kept at once; shown at once, and put right again should the server not have it. */
-const ticked = ref<Record<string, boolean>>({})
-const isDone = (entry: { key: string; done: boolean }) => ticked.value[entry.key] ?? entry.done
-async function tick(key: string, done: boolean) {
-  ticked.value = { ...ticked.value, [key]: done }
-  await answer(
-    client.PUT('/api/lessons/{lesson}/ticks', {
-      params: { path: { lesson: props.lesson.card.id } },
-      body: { key, done },
-    }),
-  ).catch(() => {
-    ticked.value = { ...ticked.value, [key]: !done }
   })
 }
 watch(
@@ -218,20 +205,7 @@ const stockItems = computed(() =>
               :width="paper.strip_mm"
               :height="paper.side_mm" />
           </div>
-          <div v-if="paper.list.length" class="stack">
-            <h2>{{ t('paper.list') }}</h2>
-            <ul class="list ticks">
-              <li v-for="entry in paper.list" :key="entry.key">
-                <label :class="{ done: isDone(entry) }"
-                  ><input
-                    type="checkbox"
-                    :checked="isDone(entry)"
-                    @change="tick(entry.key, ($event.target as HTMLInputElement).checked)" />
-                  <span>{{ entry.text }}</span></label
-                >
-              </li>
-            </ul>
-          </div>
+          <ReadyList v-if="paper.list.length" :lesson="lesson.card.id" :list="paper.list" />
         </div>
         <Materials class="beside" :lesson="lesson" />
       </template>
@@ -307,10 +281,6 @@ ol { padding-left: 1.2em; display: grid; gap: 10px; margin: 0; font-size: 1.05re
 .side { gap: 14px; }
 .drawn > .stack { align-content: start; }
 .squaring { display: grid; grid-template-columns: repeat(3, 1fr); grid-auto-rows: 118px; gap: 10px; }
-.ticks { display: grid; gap: 4px; }
-.ticks label { display: grid; grid-template-columns: 34px 1fr; align-items: start; padding: 6px 0; cursor: pointer; }
-.ticks input { width: 22px; height: 22px; accent-color: var(--tide-deep); }
-.ticks .done { color: var(--ink-2); text-decoration: line-through; }
 .choices { margin: 4px 0 12px; padding-left: 1.2em; }
 .verdict { margin: 8px 0; padding: 8px 12px; border-left: 6px solid var(--tide); background: var(--paper); }
 .verdict.hard { border-color: var(--now); }

@@ -35,7 +35,7 @@ function tap() {
     @contextmenu.prevent="$emit('hold', id)"
     @keydown.i.prevent.stop="$emit('hold', id)"
     @click="tap">
-    <b>{{ name }}</b><span>{{ says }}</span>
+    <b>{{ name }}</b>{{ ' ' }}<span>{{ says }}</span>
   </button>
 </template>
 

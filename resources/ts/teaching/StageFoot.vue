@@ -85,5 +85,9 @@ button:focus-visible { outline-offset: -6px; }
   footer > button:not(.next) span { display: none; }
 }
 @media (pointer: coarse) and (hover: none) { footer :deep(.key) { display: none; } }
-@media (forced-colors: active) { footer > button { border: 1px solid; } .next { border-width: 4px; } }
+@media (forced-colors: active) {
+  footer > button, footer b, footer span { color: ButtonText; }
+  footer > button { border: 1px solid; }
+  .next { border-width: 4px; }
+}
 </style>

@@ -69,5 +69,10 @@ i { width: 14px; height: 14px; border: 2px solid var(--ink); background: var(--p
   font-size: 0.78rem;
   font-weight: 700; padding: 0 6px;
 }
+@media (forced-colors: active) {
+  .past i { forced-color-adjust: none; background: CanvasText; border-color: CanvasText; }
+  .here i { border: 6px double CanvasText; }
+  .flag { border: 1px solid; }
+}
 @media (max-width: 1000px) { .thread { order: 9; flex-basis: 100%; } }
 </style>

@@ -81,4 +81,10 @@ li { width: 15px; height: 15px; border: 2px solid var(--paper); background: var(
 .past { background: var(--paper); }
 .here { background: var(--now); border-color: var(--now); width: 26px; height: 26px; }
 .check { transform: rotate(45deg); }
+@media (forced-colors: active) {
+  .wall, h1, h1 span { color: CanvasText; }
+  li { border-color: CanvasText; }
+  .past { forced-color-adjust: none; background: CanvasText; }
+  .here { border: 8px double CanvasText; }
+}
 </style>
