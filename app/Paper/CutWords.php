@@ -145,12 +145,14 @@ final readonly class CutWords
         }
         $at = $this->measure->list($marks);
         $pieces = $cut['copies'] * $times;
+        $stacks = (int) ceil($pieces / $stack);
         $with = [
             'n' => $i + 1,
             'at' => $at,
             'size' => $this->measure->area(...$cut['piece']),
             'pieces' => $pieces,
-            'stacks' => ($stacks = (int) ceil($pieces / $stack)),
+            'stack' => $stack,
+            'cuts' => $stacks * count($marks),
             'from' => $words->say('paper', $cut['axis'] === 'across' ? 'from-below' : 'from-left'),
             'axis' => $words->say('paper', $cut['axis']),
         ];

@@ -114,6 +114,14 @@ final class PlannerTest extends BrowserTestCase
         );
         $b->until(fn (): bool => $this->all('.rows li:nth-child(2) .link') !== [], 'it is the lead who chose it');
         self::assertSame($first, $this->all('.rows select')[0]->getAttribute('value'));
+        // looked up elsewhere and come back to: offered again, with the model that was chosen
+        usleep(600_000);
+        $b->visit('/models')->find('h1');
+        $b->visit('/lessons/term')->saying('A term, lesson by lesson', 'h1');
+        $b->saying('and did not save it', 'p');
+        $b->click('Use it', 'button')->click('Which models?', 'button');
+        $b->until(fn (): bool => count($this->all('.rows li')) === 3, 'three lessons again');
+        self::assertSame('whale', $this->all('.rows select')[1]->getAttribute('value'));
         $before = count($this->api('/api/lessons')['lessons']);
         $b->click('Make these 3 lessons', 'button')->waitForPath('#^/$#');
         $lessons = $this->api('/api/lessons')['lessons'];

@@ -42,6 +42,16 @@ const OLD: [RegExp, string][] = [
 const textsOf = (of: object): string[] =>
   Object.values(of).flatMap((value) => (typeof value === 'string' ? [value] : textsOf(value as object)))
 
+/** What the core and the server say stands in a file of theirs. */
+const spoken = Object.values(import.meta.glob<string>('../../../library/wording/*.yaml', {
+  eager: true, query: '?raw', import: 'default',
+})).join('\n').split('\n').map((line) => /^\s*[\w-]+:\s+'?(.+?)'?$/.exec(line)?.[1] ?? '')
+
+it('has read what the core and the server say', () => { expect(spoken.filter(Boolean).length).toBeGreaterThan(300) })
+it.each([...OLD, [/in \S+ goes\b/, 'four at a time: 11 cuts'] as const])('the core says nowhere %s, but %s', (old) => {
+  expect(spoken.filter((text) => old.test(text))).toEqual([])
+})
+
 it.each(OLD)('says nowhere %s, but %s', (old) => {
   expect(textsOf(words).filter((text) => old.test(text))).toEqual([])
 })

@@ -7,8 +7,10 @@ import { answer, client, Problem, type TermData } from '../api/client'
 import { useGroups } from '../api/groups'
 import { useModels } from '../api/models'
 import { useBounds } from '../parts/bounds'
+import DraftNote from '../parts/DraftNote.vue'
 import FoldPicture from '../parts/FoldPicture.vue'
 import { clock, day, later, wallNow } from '../parts/clock'
+import { useUnsaved } from '../parts/unsaved'
 
 /** A term: lessons week by week, models in an order in which each brings little that is new, and why. */
 const { t } = useI18n()
@@ -29,9 +31,18 @@ const term = ref<TermData>()
 const busy = ref(false)
 const errors = ref<Record<string, string>>({})
 const general = ref('')
+const unsaved = useUnsaved(
+  () => 'term',
+  () => JSON.stringify([form.value, off.value, fixed.value]),
+  (text) => { [form.value, off.value, fixed.value] = JSON.parse(text) as [typeof form.value, string[], string[]] },
+)
 watch(
   () => groups.data.value,
-  (list) => { form.value.group ??= list?.[0]?.id ?? null },
+  (list) => {
+    if (form.value.group !== null) return
+    form.value.group = list?.[0]?.id ?? null
+    unsaved.settle()
+  },
   { immediate: true },
 )
 const body = computed(() => ({
@@ -72,6 +83,7 @@ function addDay() {
 async function make() {
   const made = await ask(() => answer(client.POST('/api/terms', { body: body.value })))
   if (!made) return
+  unsaved.done()
   await cache.invalidateQueries()
   await router.push({ name: 'home' })
 }
@@ -84,6 +96,7 @@ const some = computed(() => term.value?.lessons.filter((one) => one.model !== nu
 <template>
   <div class="page">
     <h1>{{ t('term.title') }}</h1>
+    <DraftNote :unsaved="unsaved" />
     <form class="sheet fields" novalidate @submit.prevent="plan">
       <v-select
         v-model="form.group"
