@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Accounts\InvitationController;
 use App\Accounts\OrganisationController;
 use App\Accounts\PasswordController;
 use App\Accounts\SessionController;
@@ -27,11 +28,19 @@ use Illuminate\Support\Facades\Route;
 Route::get('ping', fn () => response()->json(['ok' => true]));
 Route::get('health', HealthController::class);
 Route::post('sign-in', [SessionController::class, 'store'])->middleware('throttle:30,1');
+Route::middleware('throttle:30,1')->where(['token' => '[A-Za-z0-9]{20,60}'])->group(function (): void {
+    Route::get('join/{token}', [InvitationController::class, 'show']);
+    Route::post('join/{token}', [InvitationController::class, 'join']);
+});
 
 Route::middleware(['auth', 'limits', 'quota'])->group(function (): void {
     Route::get('me', [SessionController::class, 'show']);
     Route::put('me', [SessionController::class, 'update']);
     Route::put('me/password', PasswordController::class);
+    Route::get('people', [InvitationController::class, 'index']);
+    Route::post('invitations', [InvitationController::class, 'store']);
+    Route::delete('invitations/{invitation}', [InvitationController::class, 'destroy'])
+        ->where('invitation', '[0-9]{1,18}');
     Route::put('organisation', [OrganisationController::class, 'update']);
     Route::post('sign-out', [SessionController::class, 'destroy']);
     Route::get('home', HomeController::class);

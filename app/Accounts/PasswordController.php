@@ -14,23 +14,18 @@ use Illuminate\Validation\ValidationException;
 /** A changed password ends every other session of the account. */
 final class PasswordController extends Controller
 {
-    private const LEAST = 10;
-
     public function __invoke(Request $request): Response
     {
         $user = $this->user($request);
         $given = $request->validate(
             [
                 'current' => ['required', 'string', 'max:200'],
-                'password' => ['required', 'string', 'min:'.self::LEAST, 'max:72', 'different:current'],
+                'password' => [...NewPassword::rules(), 'different:current'],
             ],
             [
                 'current.*' => 'Enter your present password.',
-                'password.min' => 'A password needs at least '.self::LEAST.' characters; a few plain words will do.',
-                'password.max' => 'A password has at most 72 characters.',
                 'password.different' => 'That is the present password. Choose another.',
-                'password.*' => 'Enter a new password.',
-            ],
+            ] + NewPassword::messages(),
         );
         $key = "password:{$user->id}";
         if (RateLimiter::tooManyAttempts($key, SignIn::TRIES)) {

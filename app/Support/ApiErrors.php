@@ -97,6 +97,7 @@ final class ApiErrors
         $status = $error->getStatusCode();
         $message = match ($status) {
             403 => 'This belongs to somebody else.',
+            409 => $error->getMessage() ?: 'This does not fit what is there now. Nothing was changed.',
             405 => 'This cannot be done here.',
             419 => 'This page was open too long to be sure it is you. Reload it and try again.',
             429 => 'Too many tries. Wait '.($error->getHeaders()['Retry-After'] ?? 60).' seconds, then try again.',

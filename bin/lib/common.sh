@@ -30,7 +30,7 @@ ensure_system() {
     _v=$(php -r 'echo PHP_MAJOR_VERSION.".".PHP_MINOR_VERSION;')
     _want=''
     { command -v mariadbd >/dev/null || [ -x /usr/sbin/mariadbd ]; } || _want="$_want mariadb-server-core"
-    command -v mariadb >/dev/null || _want="$_want mariadb-client-core"
+    { command -v mariadb && command -v mariadb-dump; } >/dev/null || _want="$_want mariadb-client"
     php_has pdo_mysql || _want="$_want php$_v-mysql"
     php_has mbstring || _want="$_want php$_v-mbstring"
     php_has intl || _want="$_want php$_v-intl"
@@ -178,6 +178,12 @@ app_start() {
     APP_PID=$!
     wait_port "$1" 20 "$APP_PID" || { tail -20 "$VAR/log/app-$1.log" >&2; fail \
         "the application did not start; the log is var/log/app-$1.log."; }
+}
+
+# started_here FILE: whether the bin/start that wrote its number there still runs (numbers are given out again).
+started_here() {
+    [ -f "$1" ] && _at=$(cat "$1") && [ -n "$_at" ] \
+        && tr '\0' ' ' < "/proc/$_at/cmdline" 2>/dev/null | grep -q 'bin/start'
 }
 
 # with_children PID: that process and all that it started, the youngest first.

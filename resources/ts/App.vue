@@ -28,7 +28,7 @@ const help = ref(false)
 
 const bare = computed(() => route.meta['bare'] === true || route.meta['open'] === true)
 watch([() => me.error.value, () => route.name], ([error]) => {
-  if (error instanceof Problem && error.status === 401 && route.name !== undefined && route.name !== 'sign-in') {
+  if (error instanceof Problem && error.status === 401 && route.name !== undefined && route.meta['open'] !== true) {
     void router.replace({ name: 'sign-in', query: { to: route.fullPath } })
   }
 })

@@ -30,6 +30,13 @@ export const router = createRouter({
       meta: { title: 'Sign in', open: true },
     },
     {
+      path: '/join/:token([A-Za-z0-9]+)',
+      name: 'join',
+      component: () => import('./account/Join.vue'),
+      props: true,
+      meta: { title: 'Invitation', open: true },
+    },
+    {
       path: '/models',
       name: 'shelf',
       component: () => import('./shelf/Shelf.vue'),

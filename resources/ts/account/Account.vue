@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { answer, client, Problem } from '../api/client'
 import { useMe } from '../api/groups'
 import HowItIsSaid from './HowItIsSaid.vue'
+import People from './People.vue'
 
 /** One's own account: a new password ends every other session. */
 const { t } = useI18n()
@@ -74,6 +75,7 @@ async function submit() {
         <span v-if="done" class="good" role="status">{{ t('account.done') }}</span>
       </div>
     </form>
+    <People v-if="me.data.value" :place="me.data.value.organisation" />
   </div>
 </template>
 

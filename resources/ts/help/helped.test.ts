@@ -7,7 +7,7 @@ describe('help', () => {
     const names = [...router.matchAll(/\bname: '([\w-]+)'/g)].map((found) => found[1] ?? '')
     expect(names.length).toBeGreaterThan(30)
     const none = names.filter((name) => helpFor(name) === null)
-    expect(none.sort()).toEqual(['help', 'lost', 'sign-in'])
+    expect(none.sort()).toEqual(['help', 'join', 'lost', 'sign-in'])
   })
 
   it('is short: a few numbered sentences without a gap', () => {

@@ -86,7 +86,7 @@ button:focus-visible { outline-offset: -6px; }
 }
 @media (pointer: coarse) and (hover: none) { footer :deep(.key) { display: none; } }
 @media (forced-colors: active) {
-  footer > button, footer b, footer span { color: ButtonText; }
+  footer > button, footer > button b, footer > .next span, footer > button span { color: ButtonText; }
   footer > button { border: 1px solid; }
   .next { border-width: 4px; }
 }
