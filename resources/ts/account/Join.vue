@@ -1,16 +1,13 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useRouter } from 'vue-router'
 import { answer, client, Problem } from '../api/client'
 import AskState from '../parts/AskState.vue'
 
 /** Coming in by an invitation: a name, an address and a password, and one is there. */
 const props = defineProps<{ token: string }>()
 const { t } = useI18n()
-const router = useRouter()
-const cache = useQueryClient()
 const found = useQuery({
   queryKey: ['invitation', props.token],
   queryFn: () => answer(client.GET('/api/join/{token}', { params: { path: { token: props.token } } })),
@@ -24,12 +21,8 @@ async function join() {
   busy.value = true
   errors.value = {}
   try {
-    const me = await answer(
-      client.POST('/api/join/{token}', { params: { path: { token: props.token } }, body: form.value }),
-    )
-    cache.clear()
-    cache.setQueryData(['me'], me)
-    await router.replace('/')
+    await answer(client.POST('/api/join/{token}', { params: { path: { token: props.token } }, body: form.value }))
+    window.location.assign('/') // nothing of whoever was signed in here before stays on the screen
   } catch (error) {
     const fields = error instanceof Problem ? error.fields : {}
     errors.value = Object.keys(fields).length > 0 ? fields : { general: error instanceof Error ? error.message : '' }
