@@ -65,6 +65,7 @@ Route::middleware(['auth', 'limits', 'quota'])->group(function (): void {
     Route::get('groups/{group}/times', [GroupController::class, 'times'])->middleware('heavy');
     Route::get('groups/{group}/fit', [GroupController::class, 'fit'])->middleware('heavy');
     Route::get('groups/{group}/next', [GroupController::class, 'next'])->middleware('heavy');
+    Route::get('groups/{group}/records.csv', [GroupController::class, 'records']);
     Route::get('groups/{group}/wall', [GroupController::class, 'wall']);
     Route::get('groups/{group}/folds', [GroupController::class, 'folds']);
     Route::get('groups/{group}/paper', [GroupController::class, 'paper']);

@@ -14,6 +14,7 @@ use App\Support\Controller;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 
 final class GroupController extends Controller
 {
@@ -99,5 +100,13 @@ final class GroupController extends Controller
         $wall = $chart($group);
 
         return response()->json($wall);
+    }
+
+    public function records(Group $group, RecordsFile $file): Response
+    {
+        return new Response($file->of($group), 200, [
+            'Content-Type' => 'text/csv; charset=utf-8',
+            'Content-Disposition' => "attachment; filename=\"records-{$group->id}.csv\"",
+        ]);
     }
 }

@@ -25,6 +25,9 @@ const presumes = computed(() => (wall.data.value?.cells ?? []).some((c) => !c.se
       <span class="quiet">{{
         wall.data.value.models.length ? t('wall.sub', { n: wall.data.value.finished }) : t('wall.empty')
       }}</span>
+      <a v-if="wall.data.value.models.length" class="no-print" :href="`/api/groups/${id}/records.csv`" download>{{
+        t('wall.csv')
+      }}</a>
     </div>
     <div class="sheet scroll" tabindex="0">
       <table>
