@@ -35,7 +35,8 @@ final readonly class RecordsFile
         $places = array_flip(array_keys($names));
         $kept = FinishRecord::query()->with('lesson:id,starts_at');
         $kept->whereHas('lesson', static fn ($lesson) => $lesson->where('group_id', $group->id));
-        $records = $kept->whereIn('learner_id', array_keys($names))->get()->sortBy(
+        $kept->whereIn('learner_id', array_keys($names));
+        $records = $kept->get()->sortBy(
             static fn (FinishRecord $one): array => [
                 $one->lesson->starts_at->getTimestamp(), $one->lesson_id, $one->model, $places[$one->learner_id],
             ],
