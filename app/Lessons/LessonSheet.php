@@ -7,6 +7,7 @@ namespace App\Lessons;
 use App\Groups\GroupSheet;
 use App\Models\Lesson;
 use App\Models\Stock;
+use App\Pacing\GroupState;
 use App\Pacing\LearnedTimes;
 use App\Pacing\LessonPlan;
 use App\Pacing\PlanData;
@@ -99,6 +100,7 @@ final readonly class LessonSheet
     public function cards(array $lessons): array
     {
         Loaded::listed($lessons);
+        GroupState::ahead(array_map(static fn (Lesson $lesson): int => $lesson->group_id, $lessons));
         $there = fn (Lesson $lesson): bool => LoadedProgramme::isThere($lesson, $this->shelf);
         $lessons = array_values(array_filter($lessons, $there));
         $tallies = $this->record->tallies($lessons);

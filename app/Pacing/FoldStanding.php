@@ -33,7 +33,9 @@ final readonly class FoldStanding
     public function __invoke(Group $group): array
     {
         /** @var list<int> $learners */
-        $learners = $group->learners()->pluck('id')->all();
+        $learners = $group->relationLoaded('learners')
+            ? $group->learners->modelKeys()
+            : $group->learners()->pluck('id')->all();
         $evidence = $this->evidence($group);
 
         return array_map(static function (FoldKind $kind) use ($evidence, $learners): FoldStandingData {

@@ -20,8 +20,8 @@ final class Loaded
     }
 
     /**
-     * What a list reads of its lessons: learners are counted, not read, and a lesson that was taught has its papers
-     * with it.
+     * What a list reads of its lessons: learners are counted and numbered, not read, and a lesson that was taught has
+     * its papers with it.
      *
      * @param  list<Lesson>  $lessons
      */
@@ -30,6 +30,10 @@ final class Loaded
         (new Collection($lessons))->loadMissing([
             'group' => static fn (Relation $group) => $group->withCount('learners'),
             'models',
+        ]);
+        // by number alone: how many of them can do a fold is asked of every group
+        (new Collection($lessons))->loadMissing([
+            'group.learners' => static fn (Relation $learners) => $learners->select(['id', 'group_id', 'seat']),
         ]);
         $untaught = array_filter($lessons, static fn (Lesson $lesson): bool => $lesson->used_paper === null);
         (new Collection($untaught))->loadMissing('chosen');

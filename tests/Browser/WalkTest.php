@@ -362,7 +362,7 @@ final class WalkTest extends BrowserTestCase
 
             return $faults;
         };
-        $b->driver->manage()->timeouts()->setScriptTimeout(30);
+        $b->driver->manage()->timeouts()->setScriptTimeout(120);
         $faults = $check('/sign-in');
         $this->signIn();
         $lesson =

@@ -6,6 +6,7 @@ import { outcomesOf } from './log/outcomes'
 import { standingOf } from './log/standing'
 import { columnsOf, tablesOf } from './seating'
 import { useSeats } from './useSeats'
+import { useShowing } from './useShowing'
 import { useStageDeeds } from './useStageDeeds'
 import { exceptionsOf, silentOf } from './wrapUp'
 
@@ -29,9 +30,11 @@ function stage(marks: 'exception' | 'close' = 'exception') {
   const standing = computed(() => standingOf(log.value, [MODEL]))
   const deeds = useStageDeeds({ log, standing, add } as never, ref(5))
   deeds.wish.value = marks
+  const showing = useShowing({ log, standing, add } as never, ref(5))
   const seats = useSeats({ standing, now: () => 600_000 } as never, () => lesson, () => false)
   return {
     ...deeds,
+    ...showing,
     add,
     states: () => seats.seats.value.map((seat) => seat.state),
     staying: () => seats.staying.value.map((seat) => seat.name),
@@ -163,5 +166,45 @@ describe('seats by table', () => {
   })
   it('stand in rows that a name fits into', () => {
     expect([1, 2, 3, 4, 5, 6, 8, 9, 12].map(columnsOf)).toEqual([2, 2, 3, 4, 3, 3, 3, 3, 3])
+  })
+})
+
+describe('that a step is shown', () => {
+  it('may be said once at each step, from its beginning on', () => {
+    const s = stage()
+    expect(s.mayShow.value).toBe(false)
+    s.go(1)
+    expect(s.mayShow.value).toBe(true)
+    s.sayShown()
+    expect([s.mayShow.value, s.last()]).toMatchObject([false, { kind: 'shown', step: 1 }])
+    s.tap(2)
+    expect(s.mayShow.value).toBe(false)
+    s.go(2)
+    expect(s.mayShow.value).toBe(true)
+  })
+
+  it('is no matter before the first step, in a pause, after the last step and after the end', () => {
+    const s = stage()
+    s.go(0)
+    expect(s.mayShow.value).toBe(false)
+    s.go(1)
+    s.pause()
+    expect(s.mayShow.value).toBe(false)
+    s.pause()
+    expect(s.mayShow.value).toBe(true)
+    s.go(6)
+    expect(s.mayShow.value).toBe(false)
+    s.go(5)
+    void s.add('ended')
+    expect(s.mayShow.value).toBe(false)
+  })
+
+  it('takes nothing from what is known of anybody', () => {
+    const s = stage()
+    s.go(1)
+    s.tap(2)
+    const before = s.states()
+    s.sayShown()
+    expect([s.states(), s.staying()]).toEqual([before, ['Bram']])
   })
 })
