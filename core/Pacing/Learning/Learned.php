@@ -23,9 +23,6 @@ use Cathedra\Core\Rules\BaseTimes;
  */
 final readonly class Learned
 {
-    /** z of 0.9: eight of ten truths lie between the bands. */
-    private const BAND = 1.2815515655446004;
-
     /**
      * @param  array<string, Factor>  $folds  by kind of fold, of those that were marked
      * @param  array<string, Factor>  $groups  by group
@@ -119,12 +116,7 @@ final readonly class Learned
             $unit = array_fill(0, $n, 0.0);
             $unit[$i] = 1.0;
             $variance = (Cholesky::solve($matrix, $unit, 0.0) ?? $unit)[$i];
-            $factor = new Factor(
-                exp($mean[$i]),
-                exp($mean[$i] - self::BAND * sqrt($variance)),
-                exp($mean[$i] + self::BAND * sqrt($variance)),
-                $seen[$name],
-            );
+            $factor = Factor::normal($mean[$i], $variance, $seen[$name]);
             str_starts_with($name, 'f:')
                 ? $folds[substr($name, 2)] = $factor
                 : $groups[substr($name, 2)] = $factor;
@@ -144,9 +136,7 @@ final readonly class Learned
     /** Between which factors eight of ten times of a fold lie before anything was seen. */
     public static function before(BaseTimes $times): Factor
     {
-        $s = sqrt(($times->spread ** 2 + $times->ownSpread ** 2) / $times->priorMarks);
-
-        return new Factor(1.0, exp(-self::BAND * $s), exp(self::BAND * $s), 0);
+        return Factor::normal(0.0, ($times->spread ** 2 + $times->ownSpread ** 2) / $times->priorMarks, 0);
     }
 
     /** @return array<string, float> by kind of fold */

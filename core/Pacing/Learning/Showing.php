@@ -18,9 +18,6 @@ use Cathedra\Core\Rules\BaseTimes;
  */
 final readonly class Showing
 {
-    /** z of 0.9: eight of ten truths lie between the bands. */
-    private const BAND = 1.2815515655446004;
-
     /** @param  array<int|string, Factor>  $leads  by lead, of those who said when a step was shown */
     private function __construct(public array $leads)
     {
@@ -44,13 +41,7 @@ final readonly class Showing
         $leads = [];
         foreach ($weight as $lead => $w) {
             $variance = 1 / (1 / $times->leadSpread ** 2 + $w);
-            $mean = $variance * $sum[$lead];
-            $leads[$lead] = new Factor(
-                middle: exp($mean),
-                low: exp($mean - self::BAND * sqrt($variance)),
-                high: exp($mean + self::BAND * sqrt($variance)),
-                marks: $marks[$lead],
-            );
+            $leads[$lead] = Factor::normal($variance * $sum[$lead], $variance, $marks[$lead]);
         }
 
         return new self($leads);
